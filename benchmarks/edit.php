@@ -6,7 +6,7 @@ declare(strict_types=1);
 // as the server spends it: php benchmarks/edit.php [edits]
 
 use App\Jobs\File\ImportJob;
-use App\Models\User;
+use App\Models\Crew\User;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;

@@ -8,8 +8,8 @@ declare(strict_types=1);
 // more in that process (warm). Summaries stand in the database, as they do when jobs were worked on before.
 
 use App\Backup\Backup;
-use App\Models\Crew;
-use App\Models\User;
+use App\Models\Crew\Crew;
+use App\Models\Crew\User;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Contracts\Console\Kernel as Console;
 use Illuminate\Contracts\Http\Kernel as Http;

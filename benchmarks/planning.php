@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 // Planning of the largest houses, all candidates proved by simulation, on one core: php benchmarks/planning.php [runs]
 
-use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\File\ExampleHouse;
+use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Proof\Simulation;
-use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Thermostat\ProfileReader;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;

@@ -8,7 +8,7 @@ use App\Crew\SecurityLog;
 use App\Database\Trouble;
 use App\Health\HealthController;
 use App\House\Refused;
-use App\Models\User;
+use App\Models\Crew\User;
 use App\Web\Middleware\HandleInertiaRequests;
 use App\Web\Middleware\MovedClock;
 use App\Web\Middleware\PlainQuery;

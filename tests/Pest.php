@@ -5,12 +5,12 @@ declare(strict_types=1);
 use App\Handover\HandoverSheet;
 use App\Jobs\File\ImportJob;
 use App\Jobs\Screen\JobSummaries;
-use App\Models\Crew;
+use App\Models\Crew\Crew;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;
-use App\Trace\TraceBook;
+use App\Trace\Book\TraceBook;
 use App\Trace\TracePage;
 use App\Words\Dates;
 use Illuminate\Http\UploadedFile;
@@ -30,7 +30,9 @@ pest()->extend(TestCase::class)->in('Feature');
 function installer(?Job $job = null): User
 {
     $user =
-        $job === null ? User::factory()->create() : User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+        $job === null
+            ? User::factory()->create()
+            : User::query()->where('crew_id', $job->crew_id)->oldest('id')->firstOrFail();
     test()->actingAs($user);
 
     return $user;

@@ -36,10 +36,7 @@ final class BackupController extends Controller
         if (Errand::query()->whereKey($id)->exists()) {
             return;
         }
-        $open = Errand::query()
-            ->open()
-            ->where('kind', MakeBackup::kind())
-            ->exists();
+        $open = Errand::query()->open()->where('kind', MakeBackup::kind())->exists();
         if ($open || RateLimiter::tooManyAttempts('backup', self::AN_HOUR)) {
             throw ValidationException::withMessages([
                 'id' => $open

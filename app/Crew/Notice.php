@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew;
 
-use App\Models\User;
+use App\Models\Crew\User;
 use App\Words\Words;
 use Illuminate\Mail\Message;
 use Illuminate\Support\Facades\Mail;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Document;
 
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Unionbit\Core\Job\EquipmentFrom;
 use Unionbit\Core\Words\Message;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Document;
 
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\JobRevision;
-use App\Models\User;
 use App\Records\Append;
 use App\Web\JsonResponse;
 use App\Words\Words;

@@ -68,11 +68,12 @@ final class CutOff
     {
         $mine = false;
         Spare::write(static function () use ($errand, &$mine): void {
-            $mine = Errand::query()
-                ->whereKey($errand->id)
-                ->where('state', $errand->state)
-                ->where('updated_at', $errand->updated_at)
-                ->update(['state' => ErrandState::Waiting, 'updated_at' => now()]) === 1;
+            $mine =
+                Errand::query()
+                    ->whereKey($errand->id)
+                    ->where('state', $errand->state)
+                    ->where('updated_at', $errand->updated_at)
+                    ->update(['state' => ErrandState::Waiting, 'updated_at' => now()]) === 1;
         });
 
         return $mine;

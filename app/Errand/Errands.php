@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Errand;
 
-use App\Models\User;
+use App\Models\Crew\User;
 use App\Models\Work\Errand;
 use App\Models\Work\ErrandState;
 use App\Words\Words;

@@ -6,11 +6,11 @@ namespace App\Figures;
 
 use App\House\House;
 use App\Models\Job;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Stage\JobFrame;
-use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Figure\Figure;
+use Unionbit\Core\Figures\Figure\Input;
 use Unionbit\Core\Figures\Figures;
-use Unionbit\Core\Figures\Input;
 use Unionbit\Core\Figures\OverflowPlacement;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;

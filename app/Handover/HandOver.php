@@ -8,7 +8,7 @@ use App\House\Refused;
 use App\Models\Job;
 use App\Models\Record\Signature;
 use App\Records\Append;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use Illuminate\Support\Facades\DB;
 use Unionbit\Core\Words\Message;
 

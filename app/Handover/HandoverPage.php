@@ -15,7 +15,7 @@ use App\Prove\AsFound\Baseline;
 use App\Prove\LoadCheckView;
 use App\Prove\MeasurementView;
 use App\Records\Photo\PhotoView;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Records\Reading\ReadingNotes;
 use App\Records\Reading\ReadingView;
 use App\Records\Step\StepRecord;

@@ -7,7 +7,7 @@ namespace App\Handover;
 use App\Models\Job;
 use App\Words\Dates;
 use App\Words\Words;
-use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Words\Message;
 
 /**

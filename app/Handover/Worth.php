@@ -8,7 +8,7 @@ use App\House\House;
 use App\Models\Job;
 use App\Prove\Coverage\CoverageSheet;
 use App\Prove\Coverage\CoverageView;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Proving\Coverage\Gap;
 use Unionbit\Core\Words\Message;

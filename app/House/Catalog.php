@@ -10,7 +10,7 @@ use RuntimeException;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Shelf;
-use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Profile;

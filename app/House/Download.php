@@ -6,8 +6,8 @@ namespace App\House;
 
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 

@@ -17,7 +17,7 @@ use Unionbit\Core\Planning\Plan\FoundPlan;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Step;
-use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Steps\Steps;
 use WeakMap;
 
 /** A job as the core sees it: the installation of its survey and, once a thermostat is chosen, its plan. */

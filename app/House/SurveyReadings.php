@@ -12,8 +12,8 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\Equipment\Sc20OtherEquipment;
+use Unionbit\Core\Screening\Rule\SurveyReading;
 use Unionbit\Core\Screening\Screening;
-use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Screening\VanishingPoint;
 use Unionbit\Core\Visit\LeftOpen;
 

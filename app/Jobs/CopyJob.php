@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\House\House;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Visit\AsLeft;
 use Unionbit\Core\Words\Message;

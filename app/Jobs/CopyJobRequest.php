@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Models\VisitKind;
+use App\Models\Kind\VisitKind;
 use App\Web\JobRequest;
 use App\Words\Words;
 use Illuminate\Validation\Rule;

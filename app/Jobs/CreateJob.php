@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\House\Catalog;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
+use Unionbit\Core\Job\Answers;
 use Unionbit\Core\Job\EquipmentFrom;
-use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Facts;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Job\Suggest\EquipmentMatch;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;

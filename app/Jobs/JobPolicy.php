@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 
 /** A crew sees and works its own jobs only, each person of it as far as their role goes. */
 final class JobPolicy

@@ -7,7 +7,7 @@ namespace App\Jobs;
 use App\House\CableLength;
 use App\House\Catalog;
 use App\Models\Job;
-use App\Models\VisitKind;
+use App\Models\Kind\VisitKind;
 use App\Web\Decimal;
 use App\Words\Words;
 use Illuminate\Foundation\Http\FormRequest;

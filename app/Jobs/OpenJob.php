@@ -6,8 +6,8 @@ namespace App\Jobs;
 
 use App\Document\EditDocument;
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Unionbit\Core\Job\File\SurveyFile;

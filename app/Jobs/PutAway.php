@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Unionbit\Core\Words\Message;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Site;
 use App\Models\System;
-use App\Models\User;
 use Unionbit\Core\Words\Message;
 
 /** Where a job is: a system that is known already, another one of a known site, or a new site. */

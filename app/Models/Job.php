@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Crew\Crew;
+use App\Models\Kind\TraceMoment;
+use App\Models\Kind\VisitKind;
 use App\Models\Record\Measurement;
 use App\Models\Record\MoveTick;
 use App\Models\Record\Observation;
@@ -15,7 +18,6 @@ use App\Models\Record\Signature;
 use App\Models\Record\StepEvent;
 use App\Models\Record\TemporaryThing;
 use App\Models\Record\Waiver;
-use App\Models\Tracing\TraceMoment;
 use App\Models\Tracing\TraceRow;
 use Database\Factories\JobFactory;
 use Illuminate\Database\Eloquent\Builder;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Plan\Edit\OfferKey;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Planning\File\PlanFile;
 use Unionbit\Core\Planning\Offer\PlainWords;
 use Unionbit\Core\Planning\Offer\PlanOffer;
 use Unionbit\Core\Planning\Offer\Weights;
+use Unionbit\Core\Planning\Plan\WayOut;
 use Unionbit\Core\Planning\Proof\CallProof;
-use Unionbit\Core\Planning\Way\WayOut;
 
 /** A plan as it is offered, or refused: everything that the choice rests on. */
 final class OfferView
@@ -23,7 +23,7 @@ final class OfferView
         );
 
         return [
-            'key' => self::key($candidate),
+            'key' => OfferKey::of($candidate),
             'title' => $candidate->title(),
             'codes' => $candidate->codes(),
             'ways' => array_map(static fn (WayOut $w): array => $w->toArray(), $candidate->ways),
@@ -39,11 +39,5 @@ final class OfferView
             'customer' => PlainWords::of($candidate),
             'refusals' => $candidate->refusals(),
         ];
-    }
-
-    /** The same landing has the same key, whoever computes it. */
-    public static function key(PlanOffer $candidate): string
-    {
-        return substr(hash('sha256', json_encode(PlanFile::write($candidate->plan), JSON_THROW_ON_ERROR)), 0, 16);
     }
 }

@@ -13,7 +13,7 @@ use App\Models\Record\SettingEntry;
 use App\Plan\Paper\DoorPaper;
 use App\Plan\Paper\DrawingPaper;
 use App\Plan\Paper\LabelsPaper;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use App\Web\PersonsDay;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Document\EditDocument;
+use App\Plan\Edit\PlanEditRequest;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 

@@ -8,7 +8,7 @@ use App\House\House;
 use App\House\JobFiles;
 use App\House\Refused;
 use App\Models\Job;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Records\Reading\ReadingRequest;
 use App\Records\Step\StepRecord;
 use App\Web\Controller;

@@ -6,7 +6,7 @@ namespace App\Prove;
 
 use App\Models\Record\Waiver;
 use App\Records\Append;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 

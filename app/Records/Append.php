@@ -6,13 +6,13 @@ namespace App\Records;
 
 use App\House\House;
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
+use App\Models\Kind\Stage;
 use App\Models\Record\Observation;
 use App\Models\Record\Reading;
 use App\Models\Record\StepEvent;
 use App\Models\Record\Waiver;
-use App\Models\Stage;
-use App\Models\User;
 use App\Words\Words;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Database\Eloquent\Model;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use App\Words\Words;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;

@@ -7,17 +7,17 @@ namespace App\Set;
 use App\House\FindingView;
 use App\House\House;
 use App\Models\Job;
+use App\Models\Kind\Stage;
 use App\Models\Record\SettingEntry;
-use App\Models\Stage;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Records\Reading\ReadingView;
 use App\Stage\JobFrame;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\RunsOn;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Setting\SettingCheck;
-use Unionbit\Core\Setting\SettingKey;
 
 final class SetPage
 {

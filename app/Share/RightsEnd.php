@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Share;
 
 use App\Crew\Door\DoorLinks;
+use App\Models\Crew\User;
 use App\Models\Door\DoorKind;
 use App\Models\Door\DoorLink;
 use App\Models\Share\ShareLink;
-use App\Models\User;
 use Illuminate\Support\Facades\Auth;
 
 /**

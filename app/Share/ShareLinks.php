@@ -8,10 +8,10 @@ use App\Crew\Door\LinkToken;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
 use App\Database\Spare;
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Share\ShareLink;
 use App\Models\Share\SharePart;
-use App\Models\User;
 
 /** Links to a house for somebody outside the crew: made, opened, taken back; each of these stands in the log. */
 final class ShareLinks

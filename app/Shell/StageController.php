@@ -10,7 +10,7 @@ use App\Models\Job;
 use App\Plan\PlanPage;
 use App\Prove\AsFound\AsFoundView;
 use App\Prove\ProvePage;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Set\SetPage;
 use App\Stage\JobFrame;
 use App\Stage\KeptPage;

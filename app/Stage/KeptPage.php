@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Stage;
 
 use App\House\Pulse;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use App\Records\Power\PowerFlag;
 use App\Words\Speaker;
 use App\Words\Words;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Trace;
 
 use App\Models\Job;
+use App\Trace\Book\TraceBook;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Trace;
 
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use App\Records\Reading\RunningProof;
 use App\Records\Step\ObserveSign;
 use Illuminate\Support\Str;

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Trace;
 
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\Tracing\TraceMoment;
+use App\Models\Kind\TraceMoment;
 use App\Models\Tracing\TraceRow;
-use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
+use App\Trace\Book\TraceBook;
 use Illuminate\Support\Facades\DB;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Proving\Judge\Neither;

@@ -9,6 +9,7 @@ use App\Records\Power\PowerFlag;
 use App\Records\SetUp\PutOn;
 use App\Records\SetUp\SetupStrip;
 use App\Stage\KeptPage;
+use App\Trace\Book\TraceBook;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use App\Web\Page;

@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace App\Trace;
 
 use App\Models\Job;
-use App\Models\Stage;
+use App\Models\Kind\Stage;
 use App\Models\Tracing\TraceRow;
 use App\Records\Power\PowerFlag;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Records\Reading\ReadingView;
 use App\Records\Reading\RunningProof;
 use App\Stage\JobFrame;
+use App\Trace\Book\TraceBook;
+use App\Trace\Book\TraceLine;
 use App\Trace\Sheets\BreakerClock;
 use App\Trace\Sheets\ExchangeSheet;
 use App\Trace\Sheets\OddSheet;

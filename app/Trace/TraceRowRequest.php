@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Trace;
 
-use App\Models\Tracing\TraceMoment;
+use App\Models\Kind\TraceMoment;
 use App\Records\RecordRequest;
 use Illuminate\Validation\Rule;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Web;
 
-use App\Models\User;
+use App\Models\Crew\User;
 use Illuminate\Foundation\Auth\Access\AuthorizesRequests;
 use Illuminate\Http\Request;
 use LogicException;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Web;
 
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use LogicException;
 

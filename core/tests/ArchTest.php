@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Tests\Support\Folders;
+
 // The order of rooms: each may use those before it and none after it.
 const ROOMS = [
     'Data',
@@ -64,3 +66,9 @@ foreach (ROOMS as $position => $room) {
             ->not->toUse($later);
     }
 }
+
+it('has no circle of folders', function (): void {
+    $folders = Folders::ofPhp(dirname(__DIR__).'/src', 'Unionbit\\Core');
+
+    expect(count($folders->all()))->toBeGreaterThan(50)->and($folders->circles())->toBe([]);
+});

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 use Unionbit\Core\Job\Interview\Question;
 use Unionbit\Core\Job\Interview\Questions;
+use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Rule\MappingRule;
-use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Planning\Way\Way;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
 use Unionbit\Core\Screening\Screening;
-use Unionbit\Core\Setting\Setting;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\Setting;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Setting\Settings;
 
 // A class in the folder is a line in the list: what nobody registered does nothing, and would be green everywhere.

@@ -6,11 +6,11 @@ namespace Database\Factories;
 
 use App\Document\EditDocument;
 use App\House\JobFiles;
-use App\Models\Crew;
+use App\Models\Crew\Crew;
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Site;
 use App\Models\System;
-use App\Models\User;
 use App\Plan\Edit\ChooseThermostat;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Support\Str;
@@ -42,7 +42,7 @@ final class JobFactory extends Factory
     {
         return $this->afterCreating(static function (Job $job): void {
             $user =
-                User::query()->where('crew_id', $job->crew_id)->first() ??
+                User::query()->where('crew_id', $job->crew_id)->oldest('id')->first() ??
                 User::factory()->create(['crew_id' => $job->crew_id]);
             EditDocument::revise($job, $user, (string) Str::ulid(), Message::of('jobs.history.opened'));
         });

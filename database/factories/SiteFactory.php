@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
-use App\Models\Crew;
+use App\Models\Crew\Crew;
 use App\Models\Site;
 use Illuminate\Database\Eloquent\Factories\Factory;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Models\Crew;
+use App\Models\Crew\Crew;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\Role;
-use App\Models\User;
 use Illuminate\Database\Seeder;
 
 /** The demo data: a crew of four, of whom two drive out on their own, and its houses around Saltmarsh Locks. */

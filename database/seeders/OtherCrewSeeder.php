@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Models\Crew;
-use App\Models\Role;
-use App\Models\User;
+use App\Models\Crew\Crew;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use Illuminate\Database\Seeder;
 
 /** A second crew with nothing of its own, for the tests of who may see what. */

@@ -10,7 +10,7 @@ import { tellZone } from './lib/zone';
 
 type Page = ComponentType & { layout?: (content: ReactNode) => ReactNode };
 
-const pages = import.meta.glob<{ default: Page }>('./pages/*.tsx');
+const pages = import.meta.glob<{ default: Page }>('./pages/**/*.tsx');
 
 // A dialog's scroll lock writes a style element at run time: it carries the nonce of the page's own policy.
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use App\Crew\Door\DoorLinks;
 use App\Jobs\Screen\JobSummaries;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\Role;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
@@ -95,7 +95,7 @@ it('lists the devices that somebody is signed in on, and ends them', function ()
 it('takes out all that is kept of somebody, and no secret', function (): void {
     $job = houseToProve();
     proveStep($job, 'fan.voltage');
-    $user = User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    $user = User::query()->where('crew_id', $job->crew_id)->oldest('id')->firstOrFail();
     DB::table('sessions')->insert([
         ...['id' => 'a-session-of-theirs', 'user_id' => $user->id, 'payload' => 'x', 'last_activity' => time()],
     ]);

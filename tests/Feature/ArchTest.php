@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Tests\Support\Folders;
+
 // The rooms of the application, each using those before it and none after it. Providers wire them together.
 const APP_ROOMS = [
     'Words',
@@ -43,14 +45,33 @@ foreach (APP_ROOMS as $position => $room) {
     }
 }
 
+it('has no circle of folders', function (Folders $folders): void {
+    expect(count($folders->all()))->toBeGreaterThan(25)->and($folders->circles())->toBe([]);
+})->with([
+    'app' => [fn () => Folders::ofPhp(app_path(), 'App')],
+    'resources/js' => [fn () => Folders::ofTypeScript(resource_path('js'))],
+]);
+
 arch('the application is strict')->expect('App')->toUseStrictTypes();
 it('has no line over 120 characters and no room over fifteen files', function (): void {
     $long = $full = [];
-    foreach (['app', 'core/src', 'core/tests', 'tests', 'database', 'routes', 'config', 'benchmarks'] as $top) {
+    $tops = [
+        'app',
+        'core/src',
+        'core/tests',
+        'tests',
+        'database',
+        'routes',
+        'config',
+        'benchmarks',
+        'resources/js',
+        'e2e',
+    ];
+    foreach ($tops as $top) {
         $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(base_path($top), 4096));
         $rooms = [];
         foreach ($files as $file) {
-            if (! ($file instanceof SplFileInfo) || $file->getExtension() !== 'php') {
+            if (! ($file instanceof SplFileInfo) || ! in_array($file->getExtension(), ['php', 'ts', 'tsx'], true)) {
                 continue;
             }
             $rooms[$file->getPath()] = ($rooms[$file->getPath()] ?? 0) + 1;
@@ -60,7 +81,7 @@ it('has no line over 120 characters and no room over fifteen files', function ()
                 }
             }
         }
-        if (in_array($top, ['app', 'core/src'], true)) {
+        if (in_array($top, ['app', 'core/src', 'resources/js'], true)) {
             $full += array_filter($rooms, static fn (int $count): bool => $count > 15);
         }
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Handover\HandoverPage;
 use App\Models\Job;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Records\Step\StepRecord;
 
 // Proved on the thermostat that hangs there, before a screw is turned: a fault call, a maintenance visit, a baseline.

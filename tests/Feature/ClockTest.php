@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use App\Crew\Door\DoorLinks;
-use App\Models\Role;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Share\SharePart;
-use App\Models\User;
 use App\Models\Work\Errand;
 use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;

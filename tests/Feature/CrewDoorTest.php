@@ -5,10 +5,10 @@ declare(strict_types=1);
 use App\Crew\Door\DoorLinks;
 use App\Crew\Door\FirstStart;
 use App\Crew\Factor\SecondFactor;
-use App\Models\Crew;
+use App\Models\Crew\Crew;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Door\DoorLink;
-use App\Models\Role;
-use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\Hash;
 
 it('lets nobody but its first lead into an empty server, and them once', function (): void {
     $this->get('/sign-in')->assertRedirect('/first-start');
-    $this->get('/first-start')->assertInertia(fn ($page) => $page->component('FirstStart'));
+    $this->get('/first-start')->assertInertia(fn ($page) => $page->component('door/FirstStart'));
     $asked = [
         'code' => 'guessed',
         'crew' => 'Ebb & Sluice Heating',
@@ -103,7 +103,7 @@ it('invites by a link that lets one person in, once, as what they were invited',
     expect(DB::table('door_links')->where('token', $token)->exists())->toBeFalse();
     $this->post('/sign-out');
     $this->get("/door/{$token}")->assertInertia(
-        fn ($page) => $page->component('Door')->where('kind', 'invitation')->where('role', 'apprentice'),
+        fn ($page) => $page->component('door/Door')->where('kind', 'invitation')->where('role', 'apprentice'),
     );
     $in = ['name' => 'Teal Marl', 'password' => GOOD_PASSWORD];
     $this->post("/door/{$token}", [...$in, 'password' => 'short'])->assertSessionHasErrors('password');

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Models\Crew;
-use App\Models\User;
+use App\Models\Crew\Crew;
+use App\Models\Crew\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -146,7 +146,7 @@ it('ends the other sessions of a person when the password changes', function ():
 
 it('keeps a security log of who came in, what was refused, what went out and who changed crews', function (): void {
     $job = houseToProve();
-    $user = User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    $user = User::query()->where('crew_id', $job->crew_id)->oldest('id')->firstOrFail();
     $this->get("/jobs/{$job->id}/job-file")->assertOk();
     $this->get('/visits.ics')->assertOk();
     $user->forceFill(['crew_id' => Crew::factory()->create()->id])->save();

@@ -7,9 +7,9 @@ use App\Errand\Errands;
 use App\Errand\RunErrand;
 use App\Health\Beat;
 use App\Jobs\File\JobRecords;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\Role;
-use App\Models\User;
 use App\Models\Work\Errand;
 use App\Models\Work\ErrandState;
 use Illuminate\Http\UploadedFile;
@@ -43,9 +43,9 @@ it('makes a PDF behind the request, for whoever asked for it and nobody else', f
     // Asked for again, it is the same work; for another house or another kind of work its id is not taken.
     $ask()->assertStatus(202);
     $other = plannedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
-    $this->actingAs(User::query()->where('crew_id', $other->crew_id)->firstOrFail());
+    $this->actingAs(User::query()->where('crew_id', $other->crew_id)->oldest('id')->firstOrFail());
     $this->postJson("/jobs/{$other->id}/archive", ['id' => $id])->assertForbidden();
-    $this->actingAs(User::query()->where('crew_id', $job->crew_id)->firstOrFail());
+    $this->actingAs(User::query()->where('crew_id', $job->crew_id)->oldest('id')->firstOrFail());
     $this->postJson("/jobs/{$job->id}/archive", ['id' => $id])->assertJsonValidationErrors('id');
     expect(DB::table('queue_work')->count())->toBe(1);
     $this->get("/errands/{$id}/file")->assertNotFound();

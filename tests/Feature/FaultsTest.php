@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 use App\Database\Trouble;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\Role;
 use App\Models\Share\SharePart;
-use App\Models\User;
 use App\Share\ShareLinks;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -91,7 +91,7 @@ function looked(Closure $does): void
         DB::purge('machine');
         Artisan::call('migrate', ['--force' => true]);
         $job = houseToProve();
-        $user = User::query()->firstOrFail();
+        $user = User::query()->oldest('id')->firstOrFail();
         $user->forceFill(['role' => Role::Lead])->save();
         $share = ShareLinks::make($job, 'a neighbor', SharePart::cases(), 7, $user)['url'];
         $session = Str::random(40);

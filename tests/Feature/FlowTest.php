@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\House\House;
 use App\Models\Job;
 use App\Records\Power\PowerFlag;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Records\Step\StepRecord;
 use Database\Seeders\DatabaseSeeder;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Job;
 use App\Models\Record\PowerEvent;
-use App\Records\Power\BeforeLive;
+use App\Records\Live\BeforeLive;
 use App\Records\Power\PowerFlag;
 use Illuminate\Support\Facades\DB;
 
@@ -64,7 +64,7 @@ it('asks for the second supply that the survey counts, though the circuit does n
     $job = houseToProve();
     editSurvey($job, 'answer', ['key' => 'supplies', 'value' => '2'])->assertOk();
     expect(PowerFlag::of($job->refresh())->state)
-        ->toBe(App\Models\Record\PowerState::NotProved)
+        ->toBe(App\Models\Kind\PowerState::NotProved)
         ->and(PowerFlag::of($job)->says())
         ->toContain('second supply')
         ->and(
@@ -95,7 +95,7 @@ it('is opened by nothing but a proof of this job: future, volts, unproved meter,
     ]);
 
     expect(PowerFlag::of($job)->state)
-        ->toBe(App\Models\Record\PowerState::NotProved)
+        ->toBe(App\Models\Kind\PowerState::NotProved)
         ->and(PowerFlag::of($job)->says())
         ->toContain($says);
     expect(
@@ -123,7 +123,7 @@ it('begins not proved after an import, whatever the file says', function (): voi
     expect(PowerFlag::of($job)->isIsolated())
         ->toBeTrue()
         ->and(PowerFlag::of($again)->state)
-        ->toBe(App\Models\Record\PowerState::NotProved)
+        ->toBe(App\Models\Kind\PowerState::NotProved)
         ->and(PowerEvent::query()->where('job_id', $again->id)->count())
         ->toBeGreaterThan(0);
 });

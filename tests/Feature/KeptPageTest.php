@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Photo;
-use App\Models\Role;
-use App\Models\User;
 use App\Records\Step\StepRecord;
 use App\Words\Units;
 use Illuminate\Support\Facades\Cache;
@@ -29,7 +29,7 @@ function stagePage(Job $job, string $stage): array
 it('shows what would be worked out anew after any change', function (Closure $change): void {
     $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
     $this->travel(2)->hours();
-    $user = User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    $user = User::query()->where('crew_id', $job->crew_id)->oldest('id')->firstOrFail();
     $stages = ['survey', 'plan', 'set', 'prove', 'handover', 'trace'];
     foreach ($stages as $stage) {
         stagePage($job, $stage);

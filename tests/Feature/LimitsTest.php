@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\Role;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Share\SharePart;
-use App\Models\User;
 use App\Share\ShareLinks;
 use Illuminate\Cache\RateLimiter;
 use Illuminate\Support\Facades\Cache;
@@ -99,9 +99,13 @@ it('counts tries of all processes together', function (): void {
 it('keeps no secret of a link in a session, and none of whoever looks at a house', function (): void {
     config(['session.driver' => 'database']);
     $doors = doors();
-    $share = ShareLinks::make(houseToProve(), 'another', SharePart::cases(), 7, User::query()->firstOrFail())[
-        'url'
-    ];
+    $share = ShareLinks::make(
+        houseToProve(),
+        'another',
+        SharePart::cases(),
+        7,
+        User::query()->oldest('id')->firstOrFail(),
+    )['url'];
     $before = DB::table('sessions')->count();
     auth()->forgetGuards();
     $this->get($share)

@@ -3,16 +3,16 @@
 declare(strict_types=1);
 
 use App\Crew\Door\DoorLinks;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\Role;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
 // What each role may, and what a lead does with the people of a crew.
 
 it('lets each role do what it may and nothing more', function (Role $role, array $may): void {
     $job = houseToProve();
-    $user = User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    $user = User::query()->where('crew_id', $job->crew_id)->oldest('id')->firstOrFail();
     $user->forceFill(['role' => $role])->save();
     $this->actingAs($user->refresh());
     $other = User::factory()->create(['crew_id' => $job->crew_id]);
@@ -120,7 +120,7 @@ it('lets an apprentice go past no stop, and says whose it is to decide', functio
 it('ends the sessions of who is deactivated, keeps their name, and keeps a lead', function (): void {
     $job = houseToProve();
     proveStep($job, 'fan.voltage');
-    $gone = User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    $gone = User::query()->where('crew_id', $job->crew_id)->oldest('id')->firstOrFail();
     $name = $gone->name;
     DB::table('sessions')->insert([
         'id' => 'x',

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\House\House;
 use App\Models\Job;
 use App\Survey\SurveyPage;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\Simulation;
 
@@ -182,7 +182,7 @@ it('holds by its answers what the design asks for: humidity, load shedding, what
     expect($choose->status() === 200)->toBe(! $stops);
     if ($equipment !== null) {
         $archetype = app(App\House\Catalog::class)->archetype($equipment);
-        $house = Unionbit\Core\Job\ExampleHouse::of($archetype);
+        $house = Unionbit\Core\Job\File\ExampleHouse::of($archetype);
         $house = Unionbit\Core\Job\File\SurveyFile::read(
             [...Unionbit\Core\Job\File\SurveyFile::write($house), 'answers' => $job->survey['answers']],
             $archetype,

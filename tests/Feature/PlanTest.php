@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use App\House\House;
 use App\Jobs\File\ImportJob;
-use App\Models\Crew;
+use App\Models\Crew\Crew;
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\OwnProfile;
-use App\Models\User;
 use App\Plan\PlanPage;
 use App\Prove\ProvePage;
 use App\Set\SetPage;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Handover\HandoverPage;
 use App\Models\Job;
 use App\Records\Power\PowerFlag;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use Illuminate\Support\Facades\DB;
 
 /** Everything of a job that practice could touch. */
@@ -186,7 +186,7 @@ it(
         $csv = (string) $this->get("/jobs/{$job->id}/readings.csv")->getContent();
 
         expect(PowerFlag::of($job)->state)
-            ->toBe(App\Models\Record\PowerState::NotProved)
+            ->toBe(App\Models\Kind\PowerState::NotProved)
             ->and(array_filter(array_column($progress->settings(), 'done')))
             ->toBe([])
             ->and($progress->isLanded())

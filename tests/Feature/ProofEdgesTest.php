@@ -6,7 +6,7 @@ use App\Handover\HandoverPage;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Record\Observation;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Records\Step\StepRecord;
 use Illuminate\Testing\TestResponse;
 use Unionbit\Core\Proving\Route\Route;

@@ -15,7 +15,7 @@ use App\Prove\ProvePage;
 use App\Set\SetPage;
 use App\Share\SharedPage;
 use App\Survey\SurveyPage;
-use App\Trace\TraceBook;
+use App\Trace\Book\TraceBook;
 use App\Trace\TracePage;
 
 // The TypeScript types mirror what PHP pages send. Real pages of the demo data are written as TypeScript constants

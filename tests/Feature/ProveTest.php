@@ -8,7 +8,7 @@ use App\Models\Job;
 use App\Models\Record\Reading;
 use App\Prove\Coverage\CoverageSheet;
 use App\Prove\Coverage\CoverageView;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Records\Step\StepRecord;
 use Unionbit\Core\Proving\Step\Sign;
 

@@ -9,7 +9,7 @@ use App\Models\JobRevision;
 use App\Models\Record\Reading;
 use App\Models\Record\Waiver;
 use App\Records\Append;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -467,7 +467,7 @@ it('keeps the names of a file as text of that file, and shows what came in as im
     ])->assertOk();
     expect(Job::query()->findOrFail($again->id)->site)->toBe('Lock Keeper\'s Row 4');
     // The colleague of that name did not write it: a file may say any name.
-    $sedge = App\Models\User::query()->where('name', 'Sedge Barrow')->sole();
+    $sedge = App\Models\Crew\User::query()->where('name', 'Sedge Barrow')->sole();
     $this->actingAs($sedge);
     $mine = Job::query()->findOrFail(importFiles(['row-4.json' => $out])[0]['job']['id']);
     expect(Reading::query()->where('job_id', $mine->id)->pluck('user_id')->unique()->all())->toBe([$sedge->id]);

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Models\Crew;
+use App\Models\Crew\Crew;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Photo;
-use App\Models\Role;
 use App\Models\Share\ShareLink;
 use App\Models\Share\SharePart;
-use App\Models\User;
 use App\Share\ShareLinks;
 use App\Words\Units;
 use Illuminate\Support\Facades\DB;
@@ -21,7 +21,7 @@ use Illuminate\Support\Facades\Storage;
  */
 function shared(Job $job, array $parts, int $days = 7): string
 {
-    $by = User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    $by = User::query()->where('crew_id', $job->crew_id)->oldest('id')->firstOrFail();
     $made = ShareLinks::make($job, 'a colleague', $parts, $days, $by);
     auth()->logout();
 

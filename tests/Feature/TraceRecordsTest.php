@@ -6,7 +6,7 @@ use App\Models\Job;
 use App\Models\Record\Observation;
 use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
-use App\Trace\TraceBook;
+use App\Trace\Book\TraceBook;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Standing\ThingKind;

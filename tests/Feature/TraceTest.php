@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use App\Jobs\File\ImportJob;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\Tracing\TraceMoment;
-use App\Models\User;
+use App\Models\Kind\TraceMoment;
 use App\Records\SetUp\SetupStrip;
-use App\Trace\TraceBook;
+use App\Trace\Book\TraceBook;
 use Illuminate\Support\Facades\Artisan;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Tracing\Played\PlayedHouse;
@@ -27,7 +27,7 @@ function opened(Job $job): void
 
 it('reaches for the test first that whoever opened the fault does', function (): void {
     $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
-    $user = User::query()->where('crew_id', $job->crew_id)->firstOrFail();
+    $user = User::query()->where('crew_id', $job->crew_id)->oldest('id')->firstOrFail();
     $user->forceFill(['settings' => ['school' => 'unit']])->save();
     $this->actingAs($user->refresh());
     traceRow($job, 'open', ['complaint' => []])->assertCreated();

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use App\Jobs\Screen\JobSummaries;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use App\Words\Lexicon;
 use App\Words\Speaker;
 use App\Words\Units;

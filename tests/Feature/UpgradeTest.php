@@ -6,8 +6,8 @@ use App\Backup\Backup;
 use App\Backup\Restore;
 use App\Backup\Upgrade;
 use App\Jobs\File\JobRecords;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Illuminate\Foundation\Console\Kernel;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -97,7 +97,7 @@ it('brings every schema that ever landed to this one, with every row', function 
         }
         if ($before['jobs'] ?? [] !== []) {
             $job = Job::at('Lock Keeper\'s Row 4');
-            test()->actingAs(User::query()->firstOrFail());
+            test()->actingAs(User::query()->oldest('id')->firstOrFail());
             foreach (['survey', 'plan', 'prove', 'handover'] as $stage) {
                 test()
                     ->get("/jobs/{$job->id}/{$stage}")

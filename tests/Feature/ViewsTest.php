@@ -7,10 +7,10 @@ use App\House\Catalog;
 use App\House\ConductorView;
 use App\House\House;
 use App\Models\Job;
-use App\Records\Reading\MeterValue;
+use App\Records\MeterValue;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Job\ExampleHouse;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Job\File\ExampleHouse;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Wiring\Entry\ConductorEntry;
 
@@ -150,7 +150,10 @@ it('marks a conductor as moved by what it means, not by how the plate prints it'
     $plan = House::of($job)->plan ?? throw new LogicException('no plan');
     expect(array_column(BoardView::of($plan)['rows'], 'moved'))->each->toBeFalse();
 
-    (new App\Plan\Edit\LandConductor('A3', 'W1'))->apply($job, App\Models\User::query()->firstOrFail());
+    (new App\Plan\Edit\LandConductor('A3', 'W1'))->apply(
+        $job,
+        App\Models\Crew\User::query()->oldest('id')->firstOrFail(),
+    );
     $job->version++;
     $rows = BoardView::of(House::of($job)->plan ?? throw new LogicException('no plan'))['rows'];
     expect(array_column($rows, 'moved', 'number'))->toBe([

@@ -8,10 +8,10 @@ declare(strict_types=1);
 // Fails on any answer of 500 or above, on any that takes longer than two seconds, and on a picture kept as it came.
 
 use App\Crew\Door\DoorLinks;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\Role;
 use App\Models\Share\SharePart;
-use App\Models\User;
 use App\Share\ShareLinks;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Contracts\Console\Kernel as Console;

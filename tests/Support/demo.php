@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\User;
+use App\Models\Crew\User;
 use Database\Seeders\DatabaseSeeder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\Crew;
-use App\Models\Role;
-use App\Models\User;
+use App\Models\Crew\Crew;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use Symfony\Component\Process\Process;
 
 const GOOD_PASSWORD = 'ropewalk and three herons';

@@ -13,7 +13,7 @@ use Unionbit\Core\Planning\Offer\PlainWords;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Offer\PlanOffer;
 use Unionbit\Core\Planning\Offer\Weights;
-use Unionbit\Core\Planning\Way\WayOut;
+use Unionbit\Core\Planning\Plan\WayOut;
 use Unionbit\Core\Thermostat\Profile;
 
 final class PlansCommand extends JobCommand

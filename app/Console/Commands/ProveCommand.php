@@ -18,7 +18,7 @@ use Unionbit\Core\Proving\Coverage\Ledger;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
-use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Steps\Steps;
 
 final class ProveCommand extends JobCommand
 {

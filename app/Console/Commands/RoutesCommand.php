@@ -12,14 +12,14 @@ final class RoutesCommand extends Command
 {
     protected $signature = 'unionbit:routes {--check : Only say whether the file is as the routes are}';
 
-    protected $description = 'Write resources/js/routes.ts from the named routes';
+    protected $description = 'Write resources/js/lib/routes.ts from the named routes';
 
     public function handle(): int
     {
-        $file = resource_path('js/routes.ts');
+        $file = resource_path('js/lib/routes.ts');
         $written = self::file();
         if ($this->option('check') && file_get_contents($file) !== $written) {
-            $this->error('resources/js/routes.ts is not as the routes are: php artisan unionbit:routes');
+            $this->error('resources/js/lib/routes.ts is not as the routes are: php artisan unionbit:routes');
 
             return self::FAILURE;
         }

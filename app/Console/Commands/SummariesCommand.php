@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Jobs\Screen\JobSummaries;
-use App\Models\Crew;
+use App\Models\Crew\Crew;
 use App\Models\Job;
 use App\Words\Words;
 use Illuminate\Console\Command;

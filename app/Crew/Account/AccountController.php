@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Crew\Account;
 
+use App\Crew\ChangePassword;
+use App\Crew\Devices;
 use App\Crew\Door\Password;
 use App\Crew\People\ChangePerson;
 use App\Crew\People\Forget;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
-use App\Models\Preferences;
-use App\Models\User;
+use App\Models\Crew\Preferences;
+use App\Models\Crew\User;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use App\Web\Page;

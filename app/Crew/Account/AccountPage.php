@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Crew\Account;
 
+use App\Crew\Devices;
 use App\Crew\Door\Password;
 use App\Crew\Factor\Totp;
-use App\Models\Preferences;
-use App\Models\User;
+use App\Models\Crew\Preferences;
+use App\Models\Crew\User;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Words\Message;
 

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Crew\Account;
 
-use App\Models\User;
+use App\Crew\Devices;
+use App\Models\Crew\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Crew\Door;
 
 use App\Crew\Notice;
+use App\Models\Crew\User;
 use App\Models\Door\DoorKind;
 use App\Models\Door\DoorLink;
-use App\Models\User;
 use App\Web\Controller;
 use App\Words\Words;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -29,7 +29,7 @@ final class DoorController extends Controller
         $link = DoorLinks::find($token);
 
         return Inertia::render(
-            'Door',
+            'door/Door',
             $link === null
                 ? ['kind' => 'ended']
                 : [
@@ -76,7 +76,7 @@ final class DoorController extends Controller
 
     public function forgot(): Response
     {
-        return Inertia::render('Forgot', ['sent' => false, 'mails' => Notice::goesOut()]);
+        return Inertia::render('door/Forgot', ['sent' => false, 'mails' => Notice::goesOut()]);
     }
 
     /** The same answer whoever asks, so that nobody learns who is here. */
@@ -89,7 +89,7 @@ final class DoorController extends Controller
             defer(static fn () => Notice::goesOut() ? DoorLinks::newPassword($user, null) : Notice::asked($user));
         }
 
-        return Inertia::render('Forgot', ['sent' => true, 'mails' => Notice::goesOut()]);
+        return Inertia::render('door/Forgot', ['sent' => true, 'mails' => Notice::goesOut()]);
     }
 
     private static function refuseTaken(DoorLink $link): void

@@ -6,9 +6,9 @@ namespace App\Crew\Door;
 
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
-use App\Models\Crew;
-use App\Models\Role;
-use App\Models\User;
+use App\Models\Crew\Crew;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use Illuminate\Support\Facades\DB;
 
 /**

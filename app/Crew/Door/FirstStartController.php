@@ -23,7 +23,7 @@ final class FirstStartController extends Controller
         }
         FirstStart::code();
 
-        return Inertia::render('FirstStart', ['least' => Password::SHORTEST]);
+        return Inertia::render('door/FirstStart', ['least' => Password::SHORTEST]);
     }
 
     public function store(Request $request): RedirectResponse

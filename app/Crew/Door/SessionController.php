@@ -7,7 +7,7 @@ namespace App\Crew\Door;
 use App\Crew\Factor\SecondFactor;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
-use App\Models\User;
+use App\Models\Crew\User;
 use App\Web\Controller;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -25,7 +25,7 @@ final class SessionController extends Controller
 
     public function create(): Response|RedirectResponse
     {
-        return FirstStart::isOpen() ? redirect('/first-start') : Inertia::render('SignIn');
+        return FirstStart::isOpen() ? redirect('/first-start') : Inertia::render('door/SignIn');
     }
 
     public function store(Request $request): RedirectResponse
@@ -77,7 +77,7 @@ final class SessionController extends Controller
 
     public function code(Request $request): Response|RedirectResponse
     {
-        return self::pending($request) === null ? redirect('/sign-in') : Inertia::render('Code');
+        return self::pending($request) === null ? redirect('/sign-in') : Inertia::render('door/Code');
     }
 
     public function check(Request $request): RedirectResponse

@@ -6,7 +6,7 @@ namespace App\Crew\Door;
 
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
-use App\Models\User;
+use App\Models\Crew\User;
 use App\Words\Words;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew\Door;
 
-use App\Models\User;
+use App\Models\Crew\User;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cookie;

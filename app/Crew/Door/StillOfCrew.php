@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew\Door;
 
-use App\Models\User;
+use App\Models\Crew\User;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Crew\Factor;
 
-use App\Crew\Account\ChangePassword;
+use App\Crew\ChangePassword;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use App\Words\Words;

@@ -7,7 +7,7 @@ namespace App\Crew\Factor;
 use App\Crew\Notice;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
-use App\Models\User;
+use App\Models\Crew\User;
 use App\Words\Words;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;

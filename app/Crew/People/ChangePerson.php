@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Crew\People;
 
-use App\Crew\Account\Devices;
+use App\Crew\Devices;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
-use App\Models\Role;
-use App\Models\User;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Words\Words;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;

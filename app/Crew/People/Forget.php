@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Crew\People;
 
-use App\Crew\Account\Devices;
+use App\Crew\Devices;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
+use App\Models\Crew\User;
 use App\Models\Door\DoorLink;
 use App\Models\Job;
 use App\Models\Record\Signature;
-use App\Models\User;
 use App\Words\Words;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;

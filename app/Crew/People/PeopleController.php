@@ -6,9 +6,9 @@ namespace App\Crew\People;
 
 use App\Crew\Door\DoorLinks;
 use App\Crew\Factor\SecondFactor;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Door\DoorLink;
-use App\Models\Role;
-use App\Models\User;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use App\Web\Page;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Crew\People;
 
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Door\DoorLink;
-use App\Models\Role;
-use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Unionbit\Core\Words\Message;

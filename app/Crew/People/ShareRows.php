@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Crew\People;
 
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Share\ShareLink;
 use App\Models\Share\SharePart;
-use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Links to houses that still open, as lists: to one house, and to all of a crew for whoever leads it. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Jobs\Archive;
 
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Models\PhotoMark;
-use App\Models\User;
 use App\Records\AppendMany;
 use App\Records\Photo\Picture;
 use Illuminate\Support\Facades\Storage;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Jobs\Archive;
 
 use App\Jobs\File\RecordColumns;
+use App\Models\Crew\User;
 use App\Models\Photo;
 use App\Models\PhotoMark;
-use App\Models\User;
 use App\Records\Photo\Photographs;
 use Illuminate\Database\Eloquent\Model;
 use Unionbit\Core\Data\Field;

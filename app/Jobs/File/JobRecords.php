@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs\File;
 
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Record\Measurement;
 use App\Models\Record\MoveTick;
@@ -17,7 +18,6 @@ use App\Models\Record\StepEvent;
 use App\Models\Record\TemporaryThing;
 use App\Models\Record\Waiver;
 use App\Models\Tracing\TraceRow;
-use App\Models\User;
 use App\Records\AppendMany;
 use App\Records\Photo\Photographs;
 use Illuminate\Database\Eloquent\Model;

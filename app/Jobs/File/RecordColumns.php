@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Jobs\File;
 
+use App\Models\Kind\PowerState;
+use App\Models\Kind\Stage;
+use App\Models\Kind\StepMoment;
+use App\Models\Kind\TraceMoment;
 use App\Models\Record\MeasuredFigure;
-use App\Models\Record\PowerState;
 use App\Models\Record\Signature;
-use App\Models\Record\StepMoment;
-use App\Models\Stage;
-use App\Models\Tracing\TraceMoment;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
@@ -17,9 +17,9 @@ use Unionbit\Core\Circuit\Standing\ThingKind;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Data\Plain;
 use Unionbit\Core\Proving\Judge\Neither;
-use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\Method;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Proving\Step\Outcome;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 

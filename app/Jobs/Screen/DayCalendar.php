@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs\Screen;
 
-use App\Models\Crew;
+use App\Models\Crew\Crew;
 use DateTimeImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;

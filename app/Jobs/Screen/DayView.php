@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Jobs\Screen;
 
-use App\Models\Crew;
+use App\Models\Crew\Crew;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\Role;
-use App\Models\User;
 use Unionbit\Core\Visit\DayPlan;
 use Unionbit\Core\Visit\DayVisit;
 
@@ -21,7 +21,13 @@ final class DayView
     public static function of(Crew $crew, string $date, string $today): array
     {
         $jobs = array_values(
-            $crew->jobs()->whereDate('day', $date)->orderByRaw('starts_at nulls first')->get()->all(),
+            Job::query()
+                ->whereBelongsTo($crew)
+                ->whereNull('practice_of_id')
+                ->whereDate('day', $date)
+                ->orderByRaw('starts_at nulls first')
+                ->get()
+                ->all(),
         );
         $people = array_values(
             $crew

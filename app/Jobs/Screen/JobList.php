@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs\Screen;
 
 use App\Database\WordIndex;
-use App\Models\Crew;
+use App\Models\Crew\Crew;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;

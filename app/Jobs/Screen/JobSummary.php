@@ -6,10 +6,10 @@ namespace App\Jobs\Screen;
 
 use App\House\House;
 use App\Models\Job;
-use App\Models\Record\PowerState;
-use App\Models\Stage;
+use App\Models\Kind\PowerState;
+use App\Models\Kind\Stage;
 use App\Records\Power\PowerFlag;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Words\Words;
 use Throwable;
 use Unionbit\Core\Terminal\TradeWords;

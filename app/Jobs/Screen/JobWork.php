@@ -6,7 +6,7 @@ namespace App\Jobs\Screen;
 
 use App\House\House;
 use App\Models\Job;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Records\Step\StepRecord;
 use Unionbit\Core\Planning\Work\Move;
 use Unionbit\Core\Planning\Work\MoveList;

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Jobs\Screen;
 
 use App\House\Catalog;
-use App\Models\Crew;
-use App\Models\Record\PowerState;
+use App\Models\Crew\Crew;
+use App\Models\Crew\User;
+use App\Models\Kind\PowerState;
+use App\Models\Kind\Stage;
+use App\Models\Kind\VisitKind;
 use App\Models\Site;
-use App\Models\Stage;
 use App\Models\System;
-use App\Models\User;
-use App\Models\VisitKind;
 use App\Records\Power\PowerFlag;
 use App\Words\Words;
 use Illuminate\Support\Carbon;

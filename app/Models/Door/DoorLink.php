@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models\Door;
 
-use App\Models\Crew;
-use App\Models\Role;
-use App\Models\User;
+use App\Models\Crew\Crew;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

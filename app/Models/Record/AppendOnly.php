@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Record;
 
-use App\Models\Job;
-use App\Models\User;
+use App\Models\Crew\User;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use LogicException;
@@ -27,12 +26,6 @@ trait AppendOnly
         });
         static::updating(static fn () => throw new LogicException('Records are append-only.'));
         static::deleting(static fn () => throw new LogicException('Records are append-only.'));
-    }
-
-    /** @return BelongsTo<Job, $this> */
-    public function job(): BelongsTo
-    {
-        return $this->belongsTo(Job::class);
     }
 
     /** Who wrote it. A name that came out of a file is text of that file, and never a colleague of that name. */

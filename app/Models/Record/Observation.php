@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models\Record;
 
-use App\Models\User;
+use App\Models\Crew\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Proving\Judge\Neither;
-use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Step\Outcome;
 
 /**
  * What a person saw or heard of a call.

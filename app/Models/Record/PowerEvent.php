@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models\Record;
 
-use App\Models\User;
+use App\Models\Crew\User;
+use App\Models\Kind\PowerState;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 

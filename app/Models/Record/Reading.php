@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models\Record;
 
-use App\Models\Stage;
-use App\Models\User;
+use App\Models\Crew\User;
+use App\Models\Kind\PowerState;
+use App\Models\Kind\Stage;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Proving\Judge\Outcome;
+use Unionbit\Core\Proving\Step\Outcome;
 
 /**
  * A meter reading with what was expected of it and how it was judged.

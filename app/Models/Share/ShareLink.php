@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models\Share;
 
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

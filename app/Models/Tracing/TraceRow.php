@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models\Tracing;
 
+use App\Models\Crew\User;
+use App\Models\Kind\TraceMoment;
 use App\Models\Record\AppendOnly;
-use App\Models\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 

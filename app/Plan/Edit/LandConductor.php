@@ -7,8 +7,8 @@ namespace App\Plan\Edit;
 use App\Document\Edit;
 use App\Document\EditRequest;
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Words\Message;
 

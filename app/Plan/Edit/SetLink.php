@@ -6,8 +6,8 @@ namespace App\Plan\Edit;
 
 use App\Document\Edit;
 use App\Document\EditRequest;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Unionbit\Core\Words\Message;
 
 /** The Rc–Rh link of the plate, in or out. */

@@ -8,9 +8,8 @@ use App\Document\Edit;
 use App\Document\EditRequest;
 use App\House\Refused;
 use App\House\Stops;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
-use App\Plan\OfferView;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Offer\Weights;
 use Unionbit\Core\Words\Message;
@@ -46,7 +45,7 @@ final readonly class TakeOffer implements Edit
         Stops::refuse($job);
         $plan = PlanDraft::of($job)->plan;
         foreach (Planner::of($plan->installation, $plan->profile, $this->weights)->offered as $offer) {
-            if (OfferView::key($offer) === $this->key) {
+            if (OfferKey::of($offer) === $this->key) {
                 PlanDraft::write($job, Chosen::from($offer, $this->note));
 
                 return Message::of(

@@ -8,9 +8,9 @@ use App\Document\Edit;
 use App\Document\EditRequest;
 use App\House\Refused;
 use App\House\Stops;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
-use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Words\Message;
 

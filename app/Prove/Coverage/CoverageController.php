@@ -7,7 +7,7 @@ namespace App\Prove\Coverage;
 use App\House\House;
 use App\House\Refused;
 use App\Models\Job;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Web\Controller;
 use App\Web\JsonResponse;
 use Unionbit\Core\Words\Message;

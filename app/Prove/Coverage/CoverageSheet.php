@@ -8,7 +8,7 @@ use App\House\House;
 use App\House\JobFiles;
 use App\Models\Job;
 use App\Prove\LoadCheckView;
-use App\Records\Progress;
+use App\Records\Progress\Progress;
 use App\Records\Reading\ReadingNotes;
 use App\Records\Step\StepRecord;
 use Illuminate\Support\Facades\Cache;
@@ -17,8 +17,8 @@ use Unionbit\Core\Proving\Coverage\Coverage;
 use Unionbit\Core\Proving\Coverage\Item;
 use Unionbit\Core\Proving\Coverage\Ledger;
 use Unionbit\Core\Proving\Coverage\Looks;
-use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Records\Photo;
 
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Photo;
-use App\Models\User;
 use App\Records\Append;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;

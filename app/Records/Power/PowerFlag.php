@@ -6,14 +6,14 @@ namespace App\Records\Power;
 
 use App\House\House;
 use App\Models\Job;
+use App\Models\Kind\PowerState;
 use App\Models\Record\PowerEvent;
-use App\Models\Record\PowerState;
 use App\Models\Record\Reading;
 use App\Records\Taken;
 use Illuminate\Support\Carbon;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\PowerSource;
-use Unionbit\Core\Screening\SurveyReading;
+use Unionbit\Core\Screening\Rule\SurveyReading;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -63,7 +63,7 @@ final readonly class PowerFlag
         $isolated = $event->state === PowerState::Isolated;
         $bad = array_filter(
             $readings,
-            static fn (float $v): bool => RaisePowerFlag::problem($event->state, $v) !== null,
+            static fn (float $v): bool => PowerProof::problem($event->state, $v) !== null,
         );
         $why = match (true) {
             $event->state === PowerState::NotProved => 'none',

@@ -14,8 +14,8 @@ use App\Words\Words;
 use Illuminate\Support\Facades\Cache;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Judge\Judge;
-use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Judge\TakenReading;
+use Unionbit\Core\Proving\Step\Outcome;
 
 /**
  * Why the failed readings of a call read as they do, from all readings of it together: those of a step's last run, or

@@ -7,7 +7,7 @@ namespace App\Records\Reading;
 use App\House\House;
 use App\House\Refused;
 use App\Models\Job;
-use App\Models\Stage;
+use App\Models\Kind\Stage;
 use App\Records\Power\PowerFlag;
 use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;

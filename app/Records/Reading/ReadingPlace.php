@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Records\Reading;
 
 use App\Models\Job;
-use App\Models\Stage;
+use App\Models\Kind\Stage;
 use App\Records\Power\PowerFlag;
 use App\Records\Taken;
 use Unionbit\Core\Circuit\Meter\MeterMode;

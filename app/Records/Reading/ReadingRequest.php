@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Records\Reading;
 
+use App\Models\Kind\Stage;
 use App\Models\Record\Reading;
-use App\Models\Stage;
 use App\Records\Taken;
 use App\Web\JobRequest;
 use Illuminate\Validation\Rule;

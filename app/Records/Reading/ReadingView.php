@@ -6,8 +6,8 @@ namespace App\Records\Reading;
 
 use App\House\House;
 use App\Models\Job;
+use App\Models\Kind\Stage;
 use App\Models\Record\Reading;
-use App\Models\Stage;
 
 /** A reading as the log and the record show it. */
 final class ReadingView

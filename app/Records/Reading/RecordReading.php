@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Records\Reading;
 
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Record\Reading;
-use App\Models\User;
 use App\Records\Append;
+use App\Records\MeterValue;
 use App\Records\Power\PowerFlag;
 use App\Records\Step\StepRecord;
 use App\Records\Taken;

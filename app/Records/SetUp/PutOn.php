@@ -6,9 +6,9 @@ namespace App\Records\SetUp;
 
 use App\House\House;
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Record\TemporaryThing;
-use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use Unionbit\Core\Circuit\Setup;

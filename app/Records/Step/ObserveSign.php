@@ -6,9 +6,9 @@ namespace App\Records\Step;
 
 use App\House\House;
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
 use App\Models\Record\Observation;
-use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use App\Records\SetUp\SetupStrip;
@@ -59,7 +59,10 @@ final class ObserveSign
             throw Refused::at('step', Message::of('records.observe-sign.there-no-proving-step-for', step: $step));
         $wanted =
             array_find($record->step->signs, static fn (Sign $s): bool => $s->key === $sign) ??
-            throw Refused::at('sign', Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign));
+            throw Refused::at(
+                'sign',
+                Message::of('records.observe-sign.nothing-called-watched-in-step', sign: $sign),
+            );
         self::gate($job, $record, $wanted, $taken);
         self::gateHow($wanted, $seen, $how);
         $outcome = self::outcome($job, $record, $wanted, $seen, $how, $taken);

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Records\Step;
 
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
+use App\Models\Kind\StepMoment;
 use App\Models\Record\StepEvent;
-use App\Models\Record\StepMoment;
-use App\Models\User;
 use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use Illuminate\Support\Carbon;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records\Step;
 
-use App\Models\Record\StepMoment;
+use App\Models\Kind\StepMoment;
 use App\Records\RecordRequest;
 use Illuminate\Validation\Rule;
 

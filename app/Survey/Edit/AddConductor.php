@@ -7,8 +7,8 @@ namespace App\Survey\Edit;
 use App\Document\Apart;
 use App\Document\EditRequest;
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Unionbit\Core\Words\Message;
 
 /** A conductor typed on one line, with the number that it says or the next one. */

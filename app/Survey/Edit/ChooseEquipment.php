@@ -8,8 +8,8 @@ use App\Document\Edit;
 use App\Document\EditRequest;
 use App\House\Catalog;
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Unionbit\Core\Job\EquipmentFrom;
 use Unionbit\Core\Words\Message;
 

@@ -8,8 +8,8 @@ use App\Document\Edit;
 use App\Document\EditRequest;
 use App\House\House;
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Unionbit\Core\Words\Message;
 
 /** The survey is done: a plan can rest on it. */

@@ -6,8 +6,8 @@ namespace App\Survey\Edit;
 
 use App\Document\Apart;
 use App\Document\EditRequest;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Unionbit\Core\Words\Message;
 
 /** A conductor that is not there after all. */

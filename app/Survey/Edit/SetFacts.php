@@ -6,8 +6,8 @@ namespace App\Survey\Edit;
 
 use App\Document\Apart;
 use App\Document\EditRequest;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Job\LinkState;
 use Unionbit\Core\Words\Message;

@@ -6,8 +6,8 @@ namespace App\Survey\Places;
 
 use App\Document\Edit;
 use App\House\Refused;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use App\Survey\Edit\SurveyDraft;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Wiring\Entry\CableEntry;

@@ -6,8 +6,8 @@ namespace App\Survey\Places;
 
 use App\Document\Apart;
 use App\Document\EditRequest;
+use App\Models\Crew\User;
 use App\Models\Job;
-use App\Models\User;
 use App\Survey\Edit\SurveyDraft;
 use Illuminate\Validation\Rule;
 use Unionbit\Core\Terminal\Place;

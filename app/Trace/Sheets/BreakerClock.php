@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Trace\Sheets;
 
 use App\Models\Job;
-use App\Models\Record\PowerState;
+use App\Models\Kind\PowerState;
 use App\Records\Power\PowerFlag;
-use App\Trace\TraceBook;
+use App\Trace\Book\TraceBook;
 use Unionbit\Core\Tracing\Guide\BreakerWatch;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Words\Message;

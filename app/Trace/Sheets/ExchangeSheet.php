@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Trace\Sheets;
 
-use App\Trace\TraceBook;
+use App\Trace\Book\TraceBook;
 use Unionbit\Core\Tracing\Done;
 use Unionbit\Core\Tracing\Protocol\ProposalWords;
 use Unionbit\Core\Words\Message;

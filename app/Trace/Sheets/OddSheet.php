@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Trace\Sheets;
 
-use App\Trace\TraceBook;
-use App\Trace\TraceLine;
+use App\Trace\Book\TraceBook;
+use App\Trace\Book\TraceLine;
 use App\Trace\View\RowView;
 use Unionbit\Core\Tracing\Answer;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Trace\Sheets;
 
-use App\Trace\TraceBook;
+use App\Trace\Book\TraceBook;
 use Unionbit\Core\Tracing\Answer;
-use Unionbit\Core\Tracing\Guide\Spot;
 use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Record\Spot;
 use Unionbit\Core\Words\Message;
 
 /** The run of each cable that is suspected, spot by spot, with what was looked at. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Trace\Sheets;
 
-use App\Trace\TraceBook;
+use App\Trace\Book\TraceBook;
 use App\Trace\View\ProposalView;
-use Unionbit\Core\Tracing\Guide\Routine;
+use Unionbit\Core\Tracing\Record\Routine;
 use Unionbit\Core\Words\Message;
 
 /** The guided routines, the most telling first, each with the step with which it would begin or go on. */

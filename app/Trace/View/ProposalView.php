@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Trace\View;
 
-use App\Trace\TraceBook;
+use App\Trace\Book\TraceBook;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Tracing\Next\Outcome;
 use Unionbit\Core\Tracing\Next\Proposal;

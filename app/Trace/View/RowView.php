@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Trace\View;
 
-use App\Trace\TraceBook;
-use App\Trace\TraceLine;
-use Unionbit\Core\Tracing\Guide\Routine;
-use Unionbit\Core\Tracing\Guide\Spot;
+use App\Trace\Book\TraceBook;
+use App\Trace\Book\TraceLine;
 use Unionbit\Core\Tracing\Protocol\ProposalWords;
 use Unionbit\Core\Tracing\Protocol\Reply;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Record\Routine;
+use Unionbit\Core\Tracing\Record\Spot;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Web\Middleware;
 
-use App\Models\User;
+use App\Models\Crew\User;
 use App\Words\Speaker;
 use App\Words\Words;
 use Illuminate\Http\Request;

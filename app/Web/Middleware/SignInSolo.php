@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Web\Middleware;
 
-use App\Models\User;
+use App\Models\Crew\User;
 use App\Words\Words;
 use Closure;
 use Illuminate\Http\Request;

@@ -23,7 +23,7 @@ use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Observable;
-use Unionbit\Core\Job\Interview\Answers;
+use Unionbit\Core\Job\Answers;
 use Unionbit\Core\Words\Message;
 
 /**

@@ -12,7 +12,6 @@ use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Equipment\Transformer;
-use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\Terminal;
 use Unionbit\Core\Terminal\TerminalName;

@@ -22,6 +22,7 @@ use Unionbit\Core\Screening\Rule\Supply\Sc07TwoTransformers;
 use Unionbit\Core\Screening\Rule\Supply\Sc14Fuse;
 use Unionbit\Core\Screening\Rule\Supply\Sc15LinkState;
 use Unionbit\Core\Screening\Rule\Supply\Sc17BlankDisplay;
+use Unionbit\Core\Screening\Rule\SurveyReading;
 use Unionbit\Core\Screening\Rule\System\Sc01LineVoltage;
 use Unionbit\Core\Screening\Rule\System\Sc02Millivolt;
 use Unionbit\Core\Screening\Rule\System\Sc04Communicating;

@@ -8,6 +8,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Screening\Rule\SurveyReading;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;

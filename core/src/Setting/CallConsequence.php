@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /**

@@ -7,6 +7,10 @@ namespace Unionbit\Core\Setting;
 use Unionbit\Core\Call\CallSettings;
 use Unionbit\Core\Equipment\Dehumidify;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Setting\Key\HasSteps;
+use Unionbit\Core\Setting\Key\OwnChoices;
+use Unionbit\Core\Setting\Key\Setting;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** Derives every setting of a plan from the survey, with its reason and the consequence of each other choice. */

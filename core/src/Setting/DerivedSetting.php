@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting;
 
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Setting\Key\OwnChoices;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** A setting with the value that follows from the survey, why, and what happens with each other choice. */
@@ -58,9 +61,14 @@ final readonly class DerivedSetting
     /** What the installer would see with another choice, from the circuit; null for the right one. */
     public function ifWrong(string $choice): ?Message
     {
-        return $choice === $this->value || ! isset($this->choices[$choice])
-            ? null
-            : Settings::of($this->key)->consequence($this->plan, $choice);
+        if ($choice === $this->value || ! isset($this->choices[$choice])) {
+            return null;
+        }
+        $setting = Settings::of($this->key);
+
+        return $setting instanceof SaysConsequence
+            ? $setting->consequence($this->plan, $choice)
+            : CallConsequence::of($this->plan, $this->key, $choice);
     }
 
     /** @return array<string, mixed> */

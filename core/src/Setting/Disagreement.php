@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting;
 
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** Where two sources of a house disagree on a setting: both answers, kept open until somebody decides. */

@@ -20,6 +20,8 @@ use Unionbit\Core\Setting\Key\HeatPump\AuxiliaryStagesSetting;
 use Unionbit\Core\Setting\Key\HeatPump\AuxiliaryWithCompressorSetting;
 use Unionbit\Core\Setting\Key\HeatPump\CompressorLockoutSetting;
 use Unionbit\Core\Setting\Key\HeatPump\EmergencySetting;
+use Unionbit\Core\Setting\Key\Setting;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Setting\Key\Thermostat\AccessoriesSetting;
 use Unionbit\Core\Setting\Key\Thermostat\BatteriesSetting;
 use Unionbit\Core\Setting\Key\Thermostat\CompressorOffSetting;

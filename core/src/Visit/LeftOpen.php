@@ -7,8 +7,8 @@ namespace Unionbit\Core\Visit;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Screening\Rule\SurveyReading;
 use Unionbit\Core\Screening\Screening;
-use Unionbit\Core\Screening\SurveyReading;
 
 /**
  * What screening still finds once the plan is landed, of what it found before. What the accepted plan itself made, as a

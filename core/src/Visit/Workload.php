@@ -12,8 +12,8 @@ use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Route\Route;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Proving\Step\Step;
-use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Proving\Step\Waits;
+use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 

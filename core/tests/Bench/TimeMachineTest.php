@@ -7,7 +7,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Job\File\SurveyFile;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Tests\Support\House;
 

@@ -11,7 +11,7 @@ use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\Transformer;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;
 

@@ -7,8 +7,8 @@ use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Proving\Judge\Judge;
-use Unionbit\Core\Proving\Judge\Outcome;
-use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Step\Outcome;
+use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;
 

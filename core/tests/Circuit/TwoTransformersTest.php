@@ -9,10 +9,10 @@ use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\Facts;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Tests\Support\House;
 
 function twoSupplies(bool $bonded, string $phase, bool $link = false): Circuit

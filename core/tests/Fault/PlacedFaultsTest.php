@@ -13,11 +13,11 @@ use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Interview;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Proving\Step\ChainSteps;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Waits;
+use Unionbit\Core\Proving\Steps\ChainSteps;
 use Unionbit\Core\Tests\Support\House;
 
 /** What a fault makes a point read: the healthy and the faulted nominal of one pair. */

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Figures\BalancePoint;
-use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Air\BalancePoint;
+use Unionbit\Core\Figures\Figure\Figure;
+use Unionbit\Core\Figures\Figure\Input;
 use Unionbit\Core\Figures\Figures;
-use Unionbit\Core\Figures\Input;
 use Unionbit\Core\Figures\OverflowPlacement;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Figures\Figure;
+use Unionbit\Core\Figures\Figure\Figure;
 use Unionbit\Core\Figures\Figures;
 use Unionbit\Core\Figures\OverflowPlacement;
 use Unionbit\Core\Planning\Plan\Plan;

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\Answers;
 use Unionbit\Core\Job\Facts;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\File\SurveyFile;
-use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Job\Interview\Assumptions;
 use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Job\Interview\Questions;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Job\ExampleHouse;
 use Unionbit\Core\Job\File\ConductorSchedule;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Planning\File\PlanFile;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\Offer\Planner;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Planning\Work\MoveList;
 use Unionbit\Core\Planning\Work\PullList;
 use Unionbit\Core\Rule\Finding;

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Planning\File\PlanFile;
-use Unionbit\Core\Planning\Rule\MappingRules;
+use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Thermostat\Profile;

@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Job\SafetyDevice;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\MappingRules;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\Simulation;
-use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Planning\Work\MoveList;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Terminal\Colour;

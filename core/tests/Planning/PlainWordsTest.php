@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Planning\Offer\PlainWords;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Tests\Support\House;

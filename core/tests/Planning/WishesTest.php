@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\Answers;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Job\Interview\Answers;
 use Unionbit\Core\Planning\Offer\PlainWords;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Offer\PlanOffer;

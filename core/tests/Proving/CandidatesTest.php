@@ -10,10 +10,10 @@ use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Proving\Judge\Judge;
-use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Judge\TakenReading;
 use Unionbit\Core\Proving\Step\Method;
-use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Step\Outcome;
+use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Tests\Support\House;
 
 /** @return array<string, CircuitEdit> */

@@ -13,7 +13,7 @@ use Unionbit\Core\Proving\Coverage\Witness;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Step;
-use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Tests\Support\House;
 
 // What a proof is worth: a green tick is a claim, and every fault that would have left it green is counted against it.

@@ -10,7 +10,7 @@ use Unionbit\Core\Proving\Judge\Judge;
 use Unionbit\Core\Proving\Judge\Pattern;
 use Unionbit\Core\Proving\Judge\SeenStep;
 use Unionbit\Core\Proving\Judge\TakenReading;
-use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Tests\Support\House;
 
 // What a reading is judged to be at every probe of every step: in the band, at its edges, past them, none at all, dead

@@ -8,8 +8,8 @@ use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Proving\Route\Walk;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Step;
-use Unionbit\Core\Proving\Step\Steps;
 use Unionbit\Core\Proving\Step\Waits;
+use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Tests\Support\House;
 
 it('walks through two proofs as a person would, second by second', function (): void {

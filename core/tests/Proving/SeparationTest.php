@@ -9,13 +9,13 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
-use Unionbit\Core\Proving\Judge\Outcome;
 use Unionbit\Core\Proving\Load\LoadCheck;
 use Unionbit\Core\Proving\Load\LoadChecks;
 use Unionbit\Core\Proving\Route\Separation;
 use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Proving\Step\Step;
-use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Tests\Support\House;
 
 /** @return array{Step, list<Step>} the step and the others of its call */

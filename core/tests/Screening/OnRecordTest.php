@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Rule\Finding;
+use Unionbit\Core\Screening\Rule\SurveyReading;
 use Unionbit\Core\Screening\Screening;
-use Unionbit\Core\Screening\SurveyReading;
 use Unionbit\Core\Screening\VanishingPoint;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;

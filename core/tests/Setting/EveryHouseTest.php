@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Setting\SettingCheck;
-use Unionbit\Core\Setting\SettingKey;
 use Unionbit\Core\Tests\Support\House;
 
 /** @return array<string, string> derived value by key */

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\Answers;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Job\Interview\Answers;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Setting\SettingCheck;
-use Unionbit\Core\Setting\SettingKey;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\File\SurveyFile;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Setting\CallConsequence;
 use Unionbit\Core\Setting\Derivation;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tests\Support;
 
-use Unionbit\Core\Job\ExampleHouse;
+use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Job\Interview\Question;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Step\Method;
-use Unionbit\Core\Proving\Step\Steps;
+use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Terminal\TradeWords;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Visit\AsLeft;

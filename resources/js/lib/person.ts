@@ -1,6 +1,4 @@
 import { router } from '@inertiajs/react';
-import { post } from '@/lib/write/api';
-import { url } from '@/lib/url';
 import type { Preferences, Shared } from '@/types';
 
 const plain: Preferences = {
@@ -16,15 +14,6 @@ let own: Preferences = plain;
 /** How the person who is signed in likes it: the same on every device. */
 export const preferences = (): Preferences => own;
 
-/** Changes one of them, here at once and for their other devices too. */
-export async function prefer(change: Partial<Preferences>): Promise<ReturnType<typeof post<Preferences>>> {
-    const before = own;
-    apply({ ...own, ...change });
-    const answer = await post<Preferences>(url('account.settings'), change);
-    if (answer.kind === 'invalid') apply(before);
-    return answer;
-}
-
 /** A page came with its person: theirs counts from now on. */
 export function follow(props: Record<string, unknown>): void {
     const user = (props as Partial<Shared>).user;
@@ -33,7 +22,8 @@ export function follow(props: Record<string, unknown>): void {
 
 if (typeof window !== 'undefined') router.on('navigate', ({ detail: { page } }) => follow(page.props));
 
-function apply(next: Preferences): void {
+/** Sets them on this page. */
+export function apply(next: Preferences): void {
     own = next;
     const root = document.documentElement;
     root.dataset.hand = next.hand;
@@ -50,19 +40,4 @@ function ofDevice(): string {
     }
     const dark = chosen ? chosen === 'headlamp' : matchMedia('(prefers-color-scheme: dark)').matches;
     return dark ? 'headlamp' : 'bone';
-}
-
-/** The other theme: of the person where they chose one, else of this device. */
-export function switchTheme(): void {
-    const next = document.documentElement.dataset.theme === 'headlamp' ? 'bone' : 'headlamp';
-    if (own.theme !== 'device') {
-        void prefer({ theme: next });
-        return;
-    }
-    document.documentElement.dataset.theme = next;
-    try {
-        localStorage.setItem('theme', next);
-    } catch {
-        // The theme then lasts as long as the page.
-    }
 }

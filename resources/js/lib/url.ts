@@ -1,4 +1,4 @@
-import { routes } from '@/routes';
+import { routes } from '@/lib/routes';
 
 type Routes = typeof routes;
 export type RouteName = keyof Routes;

@@ -1,7 +1,7 @@
 import { Head, Link, usePage } from '@inertiajs/react';
 import { FigureCard } from '@/features/figures/FigureCard';
 import { Overflow } from '@/features/figures/Overflow';
-import { useEdits } from '@/lib/edits';
+import { useEdits } from '@/lib/write/edits';
 import { Mark, Shell } from '@/shell/Shell';
 import { Tools } from '@/shell/Tools';
 import { url } from '@/lib/url';

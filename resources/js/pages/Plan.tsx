@@ -10,7 +10,7 @@ import { Short } from '@/features/plan/Short';
 import { Simulate } from '@/features/plan/Simulate';
 import { useLandingKeys } from '@/features/plan/useLandingKeys';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
-import { useEdits } from '@/lib/edits';
+import { useEdits } from '@/lib/write/edits';
 import { useWidth } from '@/lib/hooks';
 import { Shell } from '@/shell/Shell';
 import { url } from '@/lib/url';

@@ -15,7 +15,7 @@ import { Wanted } from '@/features/survey/Wanted';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { said } from '@/lib/write/api';
 import { useDraft } from '@/lib/drafts';
-import { useEdits } from '@/lib/edits';
+import { useEdits } from '@/lib/write/edits';
 import { Shell } from '@/shell/Shell';
 import { url } from '@/lib/url';
 import type { SurveyProps } from '@/types';

@@ -18,7 +18,7 @@ import { TraceDock } from '@/features/trace/TraceDock';
 import { Trips } from '@/features/trace/Trips';
 import { Shell } from '@/shell/Shell';
 import type { TraceProps } from '@/types';
-import { modeOf } from '@/features/trace/modeOf';
+import { modeOf } from '@/features/trace/parts/modeOf';
 import { say } from '@/words';
 
 /** A fault in the fewest tests and trips: what is suspected, what to do next, where one has been, the answer. */

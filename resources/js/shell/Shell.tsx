@@ -10,7 +10,7 @@ import { MarkBar } from './MarkBar';
 import { OutboxBar } from './OutboxBar';
 import { PowerFlag } from './PowerFlag';
 import { Tools } from './Tools';
-import { usePulse } from '@/lib/pulse';
+import { usePulse } from '@/lib/write/pulse';
 import { say } from '@/words';
 
 export interface Probes {

@@ -2,7 +2,7 @@ import { Link, router, usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { useKeys } from '@/lib/hooks';
 import { singleKeys } from '@/lib/keys';
-import { prefer, switchTheme } from '@/lib/person';
+import { prefer, switchTheme } from '@/lib/write/prefer';
 import { url } from '@/lib/url';
 import { UnitSwitch } from '@/ui/UnitSwitch';
 import type { Shared } from '@/types';

@@ -1,6 +1,6 @@
 import { act, renderHook } from '@testing-library/react';
 import { expect, it, vi } from 'vitest';
-import { useEdits } from '@/lib/edits';
+import { useEdits } from '@/lib/write/edits';
 import { server, settled } from './server';
 
 const reload = vi.hoisted(() => vi.fn(() => Promise.resolve()));

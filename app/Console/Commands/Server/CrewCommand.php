@@ -7,9 +7,10 @@ namespace App\Console\Commands\Server;
 use App\Crew\Door\DoorLinks;
 use App\Crew\SecurityKind;
 use App\Crew\SecurityLog;
-use App\Models\Crew;
-use App\Models\Role;
-use App\Models\User;
+use App\Models\Crew\Crew;
+use App\Models\Crew\Role;
+use App\Models\Crew\User;
+use App\Models\Job;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
@@ -31,14 +32,14 @@ final class CrewCommand extends Command
             $this->table(
                 ['crew', 'people', 'jobs'],
                 Crew::query()
-                    ->withCount(['users', 'jobs'])
+                    ->withCount('users')
                     ->orderBy('id')
                     ->get()
                     ->map(
                         static fn (Crew $c): array => [
                             $c->name,
                             $c->getAttribute('users_count'),
-                            $c->getAttribute('jobs_count'),
+                            Job::query()->whereBelongsTo($c)->whereNull('practice_of_id')->count(),
                         ],
                     )
                     ->all(),

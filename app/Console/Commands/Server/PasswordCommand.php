@@ -6,7 +6,7 @@ namespace App\Console\Commands\Server;
 
 use App\Crew\Door\DoorLinks;
 use App\Crew\Factor\SecondFactor;
-use App\Models\User;
+use App\Models\Crew\User;
 use Illuminate\Console\Command;
 
 final class PasswordCommand extends Command

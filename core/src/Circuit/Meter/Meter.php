@@ -19,7 +19,7 @@ use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Circuit\Solve\Network;
-use Unionbit\Core\Circuit\Solve\Supplies;
+use Unionbit\Core\Circuit\Supplies;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;

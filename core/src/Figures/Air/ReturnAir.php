@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures\Air;
 
-use Unionbit\Core\Figures\Figure;
-use Unionbit\Core\Figures\Input;
-use Unionbit\Core\Figures\Result;
+use Unionbit\Core\Figures\Figure\Figure;
+use Unionbit\Core\Figures\Figure\Input;
+use Unionbit\Core\Figures\Figure\Result;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures\Air;
 
-use Unionbit\Core\Figures\Input;
+use Unionbit\Core\Figures\Figure\Input;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Unit;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures\Work;
 
-use Unionbit\Core\Figures\Figure;
-use Unionbit\Core\Figures\Input;
-use Unionbit\Core\Figures\Result;
+use Unionbit\Core\Figures\Figure\Figure;
+use Unionbit\Core\Figures\Figure\Input;
+use Unionbit\Core\Figures\Figure\Result;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Planning\Work\NewCable;
+use Unionbit\Core\Planning\Way\NewCable;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;

@@ -8,7 +8,7 @@ use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Equipment\Build\Unheld;
 use Unionbit\Core\Equipment\EquipmentKind;
-use Unionbit\Core\Job\Interview\Answers;
+use Unionbit\Core\Job\Answers;
 use Unionbit\Core\Job\Interview\Questions;
 use Unionbit\Core\Words\Message;
 

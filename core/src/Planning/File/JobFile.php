@@ -9,7 +9,7 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\Profile;

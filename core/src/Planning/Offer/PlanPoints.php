@@ -6,7 +6,7 @@ namespace Unionbit\Core\Planning\Offer;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Planning\Way\WayOut;
+use Unionbit\Core\Planning\Plan\WayOut;
 use Unionbit\Core\Thermostat\PowerKind;
 
 /** What an offered plan asks and gives up, in the points by which plans are ranked; fewer are better. */

@@ -7,8 +7,6 @@ namespace Unionbit\Core\Planning\Plan;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
-use Unionbit\Core\Planning\Way\WayOut;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Way;
 
 use Unionbit\Core\Planning\Plan\Draft;
+use Unionbit\Core\Planning\Plan\WayOut;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Way;
 
-use Unionbit\Core\Planning\Offer\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Draft;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
+use Unionbit\Core\Planning\Plan\WayOut;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;

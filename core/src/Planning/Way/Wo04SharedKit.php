@@ -6,6 +6,7 @@ namespace Unionbit\Core\Planning\Way;
 
 use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Planning\Plan\Draft;
+use Unionbit\Core\Planning\Plan\WayOut;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;

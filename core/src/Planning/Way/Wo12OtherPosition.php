@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Way;
 
 use Unionbit\Core\Planning\Plan\Draft;
-use Unionbit\Core\Planning\Work\NewCable;
+use Unionbit\Core\Planning\Plan\WayOut;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Work;
 
-use Unionbit\Core\Planning\Offer\FoundTie;
-use Unionbit\Core\Planning\Offer\FoundTies;
+use Unionbit\Core\Planning\Plan\FoundTie;
+use Unionbit\Core\Planning\Plan\FoundTies;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Terminal\Place;

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Planning\Work;
 
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Way\NewCable;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;

@@ -7,7 +7,7 @@ namespace Unionbit\Core\Planning\Work;
 use Unionbit\Core\Circuit\Netlist\OutputLeads;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Equipment\SharedKit;
-use Unionbit\Core\Planning\Offer\FoundTies;
+use Unionbit\Core\Planning\Plan\FoundTies;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Terminal\Place;

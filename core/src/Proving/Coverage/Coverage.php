@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Proving\Coverage;
 
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Proving\Step\LookSteps;
+use Unionbit\Core\Proving\Steps\LookSteps;
 
 /**
  * What the proofs done so far are worth: of everything single that can be wrong in this house, each fault weighed by

@@ -8,7 +8,7 @@ use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SupplyFacts;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Proving\Step\LookSteps;
+use Unionbit\Core\Proving\Steps\LookSteps;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Wiring\EndState;
 

@@ -9,6 +9,8 @@ use Unionbit\Core\Circuit\Meter\Expectation;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Proving\Step\Outcome;
+use Unionbit\Core\Proving\Step\Verdict;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Proving\Judge;
 
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Equipment\Observable;
+use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Words\Message;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Proving\Load;
 
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Proving\Judge\Outcome;
-use Unionbit\Core\Proving\Judge\Verdict;
+use Unionbit\Core\Proving\Step\Outcome;
+use Unionbit\Core\Proving\Step\Verdict;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;

@@ -6,7 +6,6 @@ namespace Unionbit\Core\Screening\Rule;
 
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
-use Unionbit\Core\Screening\SurveyReading;
 
 /** One screening rule: is the system fit to work on, and what in the survey is not to be trusted? */
 interface ScreeningRule

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tracing\Belief;
 
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Tracing\Guide\Spot;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Record\Spot;
 use Unionbit\Core\Tracing\Suspect\Suspect;
 
 /** What an event does to the weights of a suspect: a fuse is open or new, a spot answered, a cable was hurt or not. */

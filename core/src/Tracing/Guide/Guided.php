@@ -10,6 +10,7 @@ use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Next\Scoring;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
+use Unionbit\Core\Tracing\Record\Routine;
 use Unionbit\Core\Tracing\Record\Row;
 
 /**

@@ -9,15 +9,15 @@ use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Fault\Repair;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Test\Face;
 use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\Test\StripSetup;
 use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\Trace;
 use Unionbit\Core\Tracing\World\Sight;
+use Unionbit\Core\Tracing\World\StripSetup;
 use Unionbit\Core\Words\Message;
 
 /** A proposal as one would say it: the set-up, then what to read, see or look at. */

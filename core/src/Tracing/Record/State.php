@@ -6,7 +6,6 @@ namespace Unionbit\Core\Tracing\Record;
 
 use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Terminal\Place;
-use Unionbit\Core\Tracing\Guide\Routine;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
 use Unionbit\Core\Tracing\Test\TestSetup;

@@ -6,9 +6,9 @@ namespace Unionbit\Core\Tracing\Suspect;
 
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\Simulation;
-use Unionbit\Core\Planning\Rule\MappingRules;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Words\Message;

@@ -1,7 +1,7 @@
 import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { said } from '@/lib/write/api';
-import { prefer } from '@/lib/person';
+import { prefer } from '@/lib/write/prefer';
 import { reload } from '@/lib/reload';
 import type { AccountProps, Preferences } from '@/types';
 import { Choice } from '@/ui/Choice';

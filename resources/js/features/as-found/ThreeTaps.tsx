@@ -2,7 +2,7 @@ import { Link, usePage } from '@inertiajs/react';
 import { clsx } from 'clsx';
 import type { ReactNode } from 'react';
 import { said } from '@/lib/write/api';
-import { useEdits } from '@/lib/edits';
+import { useEdits } from '@/lib/write/edits';
 import { url } from '@/lib/url';
 import type { AsFoundView, Frame } from '@/types';
 import { Glyph } from '@/ui/Glyph';

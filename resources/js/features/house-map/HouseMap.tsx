@@ -2,7 +2,7 @@ import { usePage } from '@inertiajs/react';
 import { useState } from 'react';
 import { said } from '@/lib/write/api';
 import { useDraft } from '@/lib/drafts';
-import type { Edits } from '@/lib/edits';
+import type { Edits } from '@/lib/write/edits';
 import type { CableView, HouseMapView, PlaceView, SurveyProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad, State } from '@/ui/State';

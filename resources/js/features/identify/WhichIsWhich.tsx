@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { post, said } from '@/lib/write/api';
-import type { Edits } from '@/lib/edits';
+import type { Edits } from '@/lib/write/edits';
 import { url } from '@/lib/url';
 import type { CableView, IdentifyView } from '@/types';
 import { Bad, State } from '@/ui/State';

@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/write/api';
-import { useEdits } from '@/lib/edits';
+import { useEdits } from '@/lib/write/edits';
 import { url } from '@/lib/url';
 import type { AnswerValue, QuestionView, ThermostatChoice, ThermostatRow } from '@/types';
 import { Dialog } from '@/ui/Dialog';

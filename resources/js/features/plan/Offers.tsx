@@ -2,7 +2,7 @@ import { clsx } from 'clsx';
 import { useEffect, useState } from 'react';
 import { get, said } from '@/lib/write/api';
 import { useDraft } from '@/lib/drafts';
-import type { Edits } from '@/lib/edits';
+import type { Edits } from '@/lib/write/edits';
 import { url } from '@/lib/url';
 import type { Candidate, Choice, Offers as Offered, Weights, PlanView } from '@/types';
 import { Glyph } from '@/ui/Glyph';

@@ -26,7 +26,7 @@ import type { BoardRow, BoardState, ProveProps, StepView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
 import { Way } from '@/features/prove/Way';
-import { prefer } from '@/lib/person';
+import { prefer } from '@/lib/write/prefer';
 import { preferred, toRead } from './school';
 import { say } from '@/words';
 

@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import { useEffect, useRef, useState } from 'react';
 import { post } from '@/lib/write/api';
-import type { Edits } from '@/lib/edits';
+import type { Edits } from '@/lib/write/edits';
 import { useDraft } from '@/lib/drafts';
 import { useKeys } from '@/lib/hooks';
 import { url } from '@/lib/url';

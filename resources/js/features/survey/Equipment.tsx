@@ -2,7 +2,7 @@ import { usePage } from '@inertiajs/react';
 import { Questions } from '@/features/survey/Questions';
 import { Length } from '@/features/survey/Length';
 import type { CableView, SurveyProps } from '@/types';
-import type { Edits } from '@/lib/edits';
+import type { Edits } from '@/lib/write/edits';
 import { say } from '@/words';
 
 const lies = ({ id, gauge, feet, run }: CableView) => ({ cable: id, gauge, feet, run });

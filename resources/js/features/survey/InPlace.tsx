@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { said } from '@/lib/write/api';
-import type { Edits } from '@/lib/edits';
+import type { Edits } from '@/lib/write/edits';
 import type { JumperView, PlaceView, SafetyDevice, SafetyKind } from '@/types';
 import { Bad } from '@/ui/State';
 import { bold } from '@/ui/marks';

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { post, said } from '@/lib/write/api';
 import { useDraft } from '@/lib/drafts';
-import type { Edits } from '@/lib/edits';
+import type { Edits } from '@/lib/write/edits';
 import { url } from '@/lib/url';
 import type { CableView, EntryPreview } from '@/types';
 import { Dialog } from '@/ui/Dialog';

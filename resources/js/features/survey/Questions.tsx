@@ -2,7 +2,7 @@ import { clsx } from 'clsx';
 import { usePage } from '@inertiajs/react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { said, type Answer } from '@/lib/write/api';
-import type { Edits } from '@/lib/edits';
+import type { Edits } from '@/lib/write/edits';
 import { useDraft } from '@/lib/drafts';
 import { useKeys } from '@/lib/hooks';
 import { field, sent, shown, unitOf, useUnits, written, type Entry, type Units } from '@/lib/units';

@@ -2,7 +2,7 @@ import { clsx } from 'clsx';
 import { Link } from '@inertiajs/react';
 import { useState } from 'react';
 import { said } from '@/lib/write/api';
-import type { Edits } from '@/lib/edits';
+import type { Edits } from '@/lib/write/edits';
 import { moment } from '@/lib/format';
 import { url } from '@/lib/url';
 import { number } from '@/lib/numbers';

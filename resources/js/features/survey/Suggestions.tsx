@@ -1,4 +1,4 @@
-import type { Edits } from '@/lib/edits';
+import type { Edits } from '@/lib/write/edits';
 import { rounded, shown, unitOf, useUnits } from '@/lib/units';
 import type { SurveyProps } from '@/types';
 import { State } from '@/ui/State';

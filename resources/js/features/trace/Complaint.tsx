@@ -7,10 +7,10 @@ import type { TraceProps } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
 import { say } from '@/words';
-import { Chips } from './Chips';
-import { Signs } from './Signs';
-import { Problem } from './Problem';
-import { useTrace } from './useTrace';
+import { Chips } from './parts/Chips';
+import { Signs } from './parts/Signs';
+import { Problem } from './parts/Problem';
+import { useTrace } from './parts/useTrace';
 
 /** What each call was seen to do, and when. */
 type Told = Record<string, { sees: Record<string, string>; when: string }>;

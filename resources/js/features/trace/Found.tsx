@@ -1,7 +1,7 @@
 import type { TraceDone } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { say } from '@/words';
-import { useTrace } from './useTrace';
+import { useTrace } from './parts/useTrace';
 
 /** The fault as found: what ends it, what to bring, what can hurt, which calls have to be proved again. */
 export function Found({ done }: { done: TraceDone }) {

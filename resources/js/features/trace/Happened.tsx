@@ -4,9 +4,9 @@ import { pointName } from '@/lib/format';
 import { useProbes } from '@/shell/Shell';
 import type { TraceProps, TraceView } from '@/types';
 import { say } from '@/words';
-import { Chips } from './Chips';
-import { Problem } from './Problem';
-import { useTrace } from './useTrace';
+import { Chips } from './parts/Chips';
+import { Problem } from './parts/Problem';
+import { useTrace } from './parts/useTrace';
 
 /** What happened beside the tests, by a tap: a fuse opened and when, a new one is in, a spot that was wiggled. */
 export function Happened({ trace }: { trace: TraceView }) {

@@ -3,8 +3,8 @@ import { clock } from '@/lib/format';
 import { Share } from '@/features/share/Share';
 import { Glyph } from '@/ui/Glyph';
 import { say } from '@/words';
-import { Problem } from './Problem';
-import { useTrace } from './useTrace';
+import { Problem } from './parts/Problem';
+import { useTrace } from './parts/useTrace';
 
 /** What was complained of, and how long it has taken so far. */
 export function TraceHead({ opened, trace }: { opened: NonNullable<TraceProps['opened']>; trace: TraceView }) {

@@ -8,10 +8,10 @@ import type { TraceProps, TraceProposal, TraceView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { State } from '@/ui/State';
 import { say } from '@/words';
-import { Chips } from './Chips';
-import { Signs } from './Signs';
-import { Problem } from './Problem';
-import { useTrace } from './useTrace';
+import { Chips } from './parts/Chips';
+import { Signs } from './parts/Signs';
+import { Problem } from './parts/Problem';
+import { useTrace } from './parts/useTrace';
 
 /** The best test from here: where, how long, what to set up, what each outcome would leave; two others beside it. */
 export function NextTest({

@@ -5,11 +5,11 @@ import { useProbes } from '@/shell/Shell';
 import { useDraft } from '@/lib/drafts';
 import type { TraceProps, TraceRowView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
-import { modeOf } from './modeOf';
+import { modeOf } from './parts/modeOf';
 import { say } from '@/words';
-import { Problem } from './Problem';
+import { Problem } from './parts/Problem';
 import { RowCells, RowHead } from './RowCells';
-import { useTrace } from './useTrace';
+import { useTrace } from './parts/useTrace';
 
 /** Every row, the latest first: what was done, what it showed, what it moved. Taken back, it stays and says so. */
 export function Rows({ rows }: { rows: TraceRowView[] }) {

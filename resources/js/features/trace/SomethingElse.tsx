@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { TraceView } from '@/types';
 import { say } from '@/words';
-import { Chips } from './Chips';
-import { Signs } from './Signs';
-import { Problem } from './Problem';
-import { useTrace } from './useTrace';
+import { Chips } from './parts/Chips';
+import { Signs } from './parts/Signs';
+import { Problem } from './parts/Problem';
+import { useTrace } from './parts/useTrace';
 
 /** Whatever else was seen or looked at, though nobody asked for it: it is judged the same way. */
 export function SomethingElse({ trace }: { trace: TraceView }) {

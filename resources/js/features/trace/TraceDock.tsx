@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { useProbes } from '@/shell/Shell';
 import type { TraceProposal, TraceProps } from '@/types';
-import { modeOf } from './modeOf';
+import { modeOf } from './parts/modeOf';
 
 /** The same meter as in Prove, on what is proposed: the probes go where the test has them. */
 export function TraceDock({ next }: { next: TraceProposal | undefined }) {

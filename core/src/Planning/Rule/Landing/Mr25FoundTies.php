@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Rule\Landing;
 
-use Unionbit\Core\Planning\Offer\FoundTie;
-use Unionbit\Core\Planning\Offer\FoundTies;
-use Unionbit\Core\Planning\Offer\TieFate;
+use Unionbit\Core\Planning\Plan\FoundTie;
+use Unionbit\Core\Planning\Plan\FoundTies;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Planning\Plan\TieFate;
 use Unionbit\Core\Planning\Rule\MappingRule;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Planning\Rule\Supply;
 
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Planning\Offer\LetterToLetter;
+use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Planning\Rule\MappingRule;

@@ -6,15 +6,16 @@ namespace Unionbit\Core\Setting\Key\Equipment;
 
 use Unionbit\Core\Equipment\EquipmentKind;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\OwnChoices;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\OwnChoices;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /**
  * The airflow switches on a board taken back from its bus (MR19): over the bus the outdoor unit told the blower what to
  * give; on plain calls the switches do. Sources disagree on whether they were ever right, so it stays an open question.
  */
-final readonly class AirflowSwitchesSetting implements OwnChoices
+final readonly class AirflowSwitchesSetting implements OwnChoices, SaysConsequence
 {
     public function key(): SettingKey
     {

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\Equipment;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\Setting;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** One compressor with two stages, or two compressors. */
-final readonly class CompressorsSetting implements Setting
+final readonly class CompressorsSetting implements SaysConsequence
 {
     public function key(): SettingKey
     {

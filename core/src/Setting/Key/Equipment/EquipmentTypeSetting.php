@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\Equipment;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\CallConsequence;
-use Unionbit\Core\Setting\DecidesCalls;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\DecidesCalls;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** Conventional, heat pump or dual fuel; heat or cooling alone. */
@@ -48,10 +47,5 @@ final readonly class EquipmentTypeSetting implements DecidesCalls
             'dual-fuel' => Message::of('setting.equipment-type.dual-fuel', fuel: $archetype->heatSource),
             default => Message::of('setting.equipment-type.conventional'),
         };
-    }
-
-    public function consequence(Plan $plan, string $choice): Message
-    {
-        return CallConsequence::of($plan, $this->key(), $choice);
     }
 }

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\Equipment;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\CallConsequence;
-use Unionbit\Core\Setting\DecidesCalls;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\DecidesCalls;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** Who runs the fan in heat. */
@@ -38,10 +37,5 @@ final readonly class FanInHeatSetting implements DecidesCalls
                 fuel: $plan->installation->archetype->heatSource,
             ),
         };
-    }
-
-    public function consequence(Plan $plan, string $choice): Message
-    {
-        return CallConsequence::of($plan, $this->key(), $choice);
     }
 }

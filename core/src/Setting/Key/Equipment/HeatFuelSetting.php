@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\Equipment;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\CallConsequence;
-use Unionbit\Core\Setting\DecidesCalls;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\DecidesCalls;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** What heats indoors. */
@@ -34,10 +33,5 @@ final readonly class HeatFuelSetting implements DecidesCalls
     public function reason(Plan $plan, string $value): Message
     {
         return Message::of('setting.heat-fuel.found', fuel: $value);
-    }
-
-    public function consequence(Plan $plan, string $choice): Message
-    {
-        return CallConsequence::of($plan, $this->key(), $choice);
     }
 }

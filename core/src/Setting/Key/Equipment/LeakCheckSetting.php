@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\Equipment;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\OwnChoices;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\OwnChoices;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** Whether a gas joint was opened, and what the leak check then found: a record with its name and its time. */
-final readonly class LeakCheckSetting implements OwnChoices
+final readonly class LeakCheckSetting implements OwnChoices, SaysConsequence
 {
     public function key(): SettingKey
     {

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\Equipment;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\CallConsequence;
-use Unionbit\Core\Setting\DecidesCalls;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\DecidesCalls;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** In which mode the reversing valve is energized. */
@@ -31,10 +30,5 @@ final readonly class ReversingValveSetting implements DecidesCalls
     public function reason(Plan $plan, string $value): Message
     {
         return Message::of('setting.reversing-valve.from-equipment', valve: $value);
-    }
-
-    public function consequence(Plan $plan, string $choice): Message
-    {
-        return CallConsequence::of($plan, $this->key(), $choice);
     }
 }

@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\HeatPump;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\HasSteps;
-use Unionbit\Core\Setting\Menu;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\HasSteps;
+use Unionbit\Core\Setting\Key\Menu;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
 /** How far below the target, or after how many minutes, auxiliary heat joins the compressor. */
-final readonly class AuxiliaryGapSetting implements HasSteps
+final readonly class AuxiliaryGapSetting implements HasSteps, SaysConsequence
 {
     /** Our working figures, where the maker says nothing: degrees Fahrenheit, or minutes of compressor alone. */
     private const DEGREES = 2.0;

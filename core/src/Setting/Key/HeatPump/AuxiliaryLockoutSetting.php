@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Setting\Key\HeatPump;
 
-use Unionbit\Core\Figures\BalancePoint;
+use Unionbit\Core\Figures\Air\BalancePoint;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\Menu;
-use Unionbit\Core\Setting\Setting;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\Menu;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
 /** The outdoor temperature above which the strips stay off. */
-final readonly class AuxiliaryLockoutSetting implements Setting
+final readonly class AuxiliaryLockoutSetting implements SaysConsequence
 {
     public function key(): SettingKey
     {

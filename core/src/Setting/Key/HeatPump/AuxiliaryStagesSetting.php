@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\HeatPump;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\CallConsequence;
-use Unionbit\Core\Setting\DecidesCalls;
-use Unionbit\Core\Setting\SettingKey;
-use Unionbit\Core\Setting\Stages;
+use Unionbit\Core\Setting\Key\DecidesCalls;
+use Unionbit\Core\Setting\Key\SettingKey;
+use Unionbit\Core\Setting\Key\Stages;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
@@ -41,10 +40,5 @@ final readonly class AuxiliaryStagesSetting implements DecidesCalls
         return $value === '0'
             ? Message::of('setting.aux-stages.none')
             : Stages::reason($plan, $has, (int) $value, TerminalName::W2, 'strip');
-    }
-
-    public function consequence(Plan $plan, string $choice): Message
-    {
-        return CallConsequence::of($plan, $this->key(), $choice);
     }
 }

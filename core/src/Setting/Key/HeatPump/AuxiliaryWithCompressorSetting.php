@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\HeatPump;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\CallConsequence;
-use Unionbit\Core\Setting\DecidesCalls;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\DecidesCalls;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** Whether auxiliary heat may run beside the compressor. */
@@ -39,10 +38,5 @@ final readonly class AuxiliaryWithCompressorSetting implements DecidesCalls
     public function reason(Plan $plan, string $value): Message
     {
         return Message::of('setting.aux-with-compressor.reason', choice: $value);
-    }
-
-    public function consequence(Plan $plan, string $choice): Message
-    {
-        return CallConsequence::of($plan, $this->key(), $choice);
     }
 }

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\HeatPump;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\Reaches;
-use Unionbit\Core\Setting\Setting;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\Reaches;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
 /** What heats in emergency heat. */
-final readonly class EmergencySetting implements Setting
+final readonly class EmergencySetting implements SaysConsequence
 {
     public function key(): SettingKey
     {

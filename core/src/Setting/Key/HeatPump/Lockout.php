@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Setting\Key\HeatPump;
 
-use Unionbit\Core\Figures\BalancePoint;
+use Unionbit\Core\Figures\Air\BalancePoint;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;

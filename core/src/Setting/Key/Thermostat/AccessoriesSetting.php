@@ -6,12 +6,12 @@ namespace Unionbit\Core\Setting\Key\Thermostat;
 
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
-use Unionbit\Core\Setting\Setting;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** Whether accessory conductors land. */
-final readonly class AccessoriesSetting implements Setting
+final readonly class AccessoriesSetting implements SaysConsequence
 {
     public function key(): SettingKey
     {

@@ -6,12 +6,13 @@ namespace Unionbit\Core\Setting\Key\Thermostat;
 
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\RunsOn;
-use Unionbit\Core\Setting\OwnChoices;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\OwnChoices;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** Batteries put in, where the thermostat or its radio wall unit runs on them: the time of the entry is their date. */
-final readonly class BatteriesSetting implements OwnChoices
+final readonly class BatteriesSetting implements OwnChoices, SaysConsequence
 {
     public function key(): SettingKey
     {

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\Thermostat;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\Menu;
-use Unionbit\Core\Setting\Setting;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\Menu;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
 /** How long the compressor rests after each stop. */
-final readonly class CompressorOffSetting implements Setting
+final readonly class CompressorOffSetting implements SaysConsequence
 {
     /** Seconds off at least, where nothing says otherwise. */
     public const SECONDS = 300;

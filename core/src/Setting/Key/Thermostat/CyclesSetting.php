@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Unionbit\Core\Setting\Key\Thermostat;
 
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\Menu;
-use Unionbit\Core\Setting\Setting;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\Menu;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** Starts an hour in heat. */
-final readonly class CyclesSetting implements Setting
+final readonly class CyclesSetting implements SaysConsequence
 {
     /** Working figures for starts an hour, by what heats; the maker's sheet wins. */
     private const USUAL = ['gas' => '5', 'oil' => '3', 'electric' => '9', 'hydronic' => '3', 'heat-pump' => '3'];

@@ -6,9 +6,8 @@ namespace Unionbit\Core\Setting\Key\Thermostat;
 
 use Unionbit\Core\Equipment\Dehumidify;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Setting\CallConsequence;
-use Unionbit\Core\Setting\DecidesCalls;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\DecidesCalls;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
@@ -37,10 +36,5 @@ final readonly class DehumidifySetting implements DecidesCalls
     public function reason(Plan $plan, string $value): Message
     {
         return Message::of('setting.dehumidify.reason', choice: $value);
-    }
-
-    public function consequence(Plan $plan, string $choice): Message
-    {
-        return CallConsequence::of($plan, $this->key(), $choice);
     }
 }

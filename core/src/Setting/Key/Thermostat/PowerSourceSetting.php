@@ -6,12 +6,12 @@ namespace Unionbit\Core\Setting\Key\Thermostat;
 
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\RunsOn;
-use Unionbit\Core\Setting\Setting;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** What the thermostat runs on. */
-final readonly class PowerSourceSetting implements Setting
+final readonly class PowerSourceSetting implements SaysConsequence
 {
     public function key(): SettingKey
     {

@@ -6,12 +6,12 @@ namespace Unionbit\Core\Setting\Key\Thermostat;
 
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\Simulation;
-use Unionbit\Core\Setting\Setting;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** One R with the link in, or Rc and Rh apart. */
-final readonly class RSourceSetting implements Setting
+final readonly class RSourceSetting implements SaysConsequence
 {
     public function key(): SettingKey
     {

@@ -6,13 +6,14 @@ namespace Unionbit\Core\Setting\Key\Thermostat;
 
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\RunsOn;
-use Unionbit\Core\Setting\HasSteps;
-use Unionbit\Core\Setting\OwnChoices;
-use Unionbit\Core\Setting\SettingKey;
+use Unionbit\Core\Setting\Key\HasSteps;
+use Unionbit\Core\Setting\Key\OwnChoices;
+use Unionbit\Core\Setting\Key\SaysConsequence;
+use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Words\Message;
 
 /** How the thermostat joins the network, what to go through with the customer, and what "offline" then means. */
-final readonly class RemoteSetting implements HasSteps, OwnChoices
+final readonly class RemoteSetting implements HasSteps, OwnChoices, SaysConsequence
 {
     public function key(): SettingKey
     {

@@ -1,7 +1,7 @@
 import type { TraceView } from '@/types';
 import { say } from '@/words';
-import { Problem } from '../Problem';
-import { useTrace } from '../useTrace';
+import { Problem } from '../parts/Problem';
+import { useTrace } from '../parts/useTrace';
 
 /** A part exchanged wire by wire: the list is made before the first screw, each wire ticked off and on again. */
 export function ExchangeList({ exchange }: { exchange: TraceView['exchange'] }) {

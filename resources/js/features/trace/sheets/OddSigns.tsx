@@ -2,9 +2,9 @@ import { useProbes } from '@/shell/Shell';
 import type { TraceView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { say } from '@/words';
-import { modeOf } from '../modeOf';
-import { Problem } from '../Problem';
-import { useTrace } from '../useTrace';
+import { modeOf } from '../parts/modeOf';
+import { Problem } from '../parts/Problem';
+import { useTrace } from '../parts/useTrace';
 
 /** What was odd before the repair, read again one by one: gone, it is struck off by hand; still so, it stays. */
 export function OddSigns({ odd }: { odd: TraceView['odd'] }) {

@@ -1,7 +1,7 @@
 import type { TraceView } from '@/types';
 import { say } from '@/words';
-import { Problem } from '../Problem';
-import { useTrace } from '../useTrace';
+import { Problem } from '../parts/Problem';
+import { useTrace } from '../parts/useTrace';
 
 const ANSWERS = [
     { found: 'sound', answered: false },

@@ -1,7 +1,7 @@
 import type { TraceView } from '@/types';
 import { say } from '@/words';
-import { Problem } from '../Problem';
-import { useTrace } from '../useTrace';
+import { Problem } from '../parts/Problem';
+import { useTrace } from '../parts/useTrace';
 
 /** The guided routines: a hunt step by step, the most telling first. Its answers are evidence like any other. */
 export function Routines({ routines }: { routines: TraceView['routines'] }) {

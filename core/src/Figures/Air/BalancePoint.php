@@ -1,0 +1,370 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Figures\Air;
+
+use Unionbit\Core\Figures\Figure\Figure;
+use Unionbit\Core\Figures\Figure\Input;
+use Unionbit\Core\Figures\Figure\Result;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Words\Message;
+use Unionbit\Core\Words\Quantity;
+use Unionbit\Core\Words\Unit;
+
+/**
+ * Where the heat pump just carries the house, and where the furnace becomes the cheaper heat: load and capacity
+ * against outdoor temperature, both as straight lines. It suggests the lockouts.
+ */
+final class BalancePoint implements Figure
+{
+    /** Assumed: outdoors at this temperature the house needs no heat; sun, people and lamps carry the rest. */
+    private const NO_HEAT = 65.0;
+
+    /** °F; lockouts are set in steps of five. */
+    private const STEP = 5.0;
+
+    public function key(): string
+    {
+        return 'balance';
+    }
+
+    public function title(): Message
+    {
+        return Message::of('figures.balance-point.balance-point-changeover-lockouts');
+    }
+
+    public function about(): Message
+    {
+        return Message::of('figures.balance-point.above-thermal-balance-point-heat');
+    }
+
+    public function inputs(?Plan $plan): array
+    {
+        $answers = $plan?->installation->answers;
+        $tons = $answers?->number('outdoorTons') ?? 3.0;
+        $dual = $plan?->installation->archetype->system() === 'dual-fuel';
+        $given = static fn (string $key): ?float => $answers?->number($key);
+        $from = static fn (string $key, Message $default): Message => $given($key) === null
+            ? $default
+            : Message::of('figures.balance-point.entered-for-house');
+        $input = static fn (
+            string $key,
+            Message $label,
+            Unit $unit,
+            float $default,
+            Message $source,
+            float $min,
+            float $max,
+        ): Input => new Input($key, $label, $unit, $given($key) ?? $default, $from($key, $source), $min, $max);
+
+        return [
+            $input(
+                'heatLoss',
+                Message::of('figures.balance-point.heat-loss-at-design'),
+                Unit::BtuPerHour,
+                12_000.0 * $tons,
+                Message::of('figures.balance-point.assumed-as-much-as-nominal'),
+                2000,
+                300_000,
+            ),
+            $input(
+                'designTemp',
+                Message::of('figures.balance-point.outdoor-design-temperature'),
+                Unit::Fahrenheit,
+                15.0,
+                Message::of('figures.balance-point.assumed-cold-winter-look-up'),
+                -40,
+                50,
+            ),
+            $input(
+                'noHeat',
+                Message::of('figures.balance-point.no-heat-above'),
+                Unit::Fahrenheit,
+                self::NO_HEAT,
+                Message::of('figures.balance-point.assumed-well-built-less'),
+                51,
+                75,
+            ),
+            $input(
+                'capacity47',
+                Message::of(
+                    'figures.balance-point.heat-pump-capacity-at-47',
+                    at: Quantity::of(47.0, Unit::Fahrenheit, 0),
+                ),
+                Unit::BtuPerHour,
+                12_000.0 * $tons,
+                Message::of('figures.balance-point.nominal-tons-12-000'),
+                2000,
+                200_000,
+            ),
+            $input(
+                'capacity17',
+                Message::of(
+                    'figures.balance-point.heat-pump-capacity-at-17',
+                    at: Quantity::of(17.0, Unit::Fahrenheit, 0),
+                ),
+                Unit::BtuPerHour,
+                7200.0 * $tons,
+                Message::of(
+                    'figures.balance-point.typical-60-at-47-f',
+                    at: Quantity::of(47.0, Unit::Fahrenheit, 0),
+                ),
+                1000,
+                200_000,
+            ),
+            $input(
+                'cop47',
+                Message::of('figures.balance-point.cop-at-47-f', at: Quantity::of(47.0, Unit::Fahrenheit, 0)),
+                Unit::Number,
+                3.4,
+                Message::of('figures.balance-point.typical-data-sheet-wins'),
+                1,
+                7,
+            ),
+            $input(
+                'cop17',
+                Message::of('figures.balance-point.cop-at-17-f', at: Quantity::of(17.0, Unit::Fahrenheit, 0)),
+                Unit::Number,
+                2.3,
+                Message::of('figures.balance-point.typical-data-sheet-wins'),
+                0.8,
+                6,
+            ),
+            $input(
+                'priceElectric',
+                Message::of('figures.balance-point.electricity'),
+                Unit::DollarsPerKilowattHour,
+                0.16,
+                Message::of('figures.balance-point.bill'),
+                0.01,
+                2,
+            ),
+            ...$dual || $plan === null
+                ? [
+                    $input(
+                        'priceGas',
+                        Message::of('figures.balance-point.gas'),
+                        Unit::DollarsPerTherm,
+                        1.4,
+                        Message::of('figures.balance-point.bill-therm-100-000-btu'),
+                        0.05,
+                        20,
+                    ),
+                    $input(
+                        'efficiency',
+                        Message::of('figures.balance-point.furnace-efficiency'),
+                        Unit::Percent,
+                        92.0,
+                        Message::of('figures.balance-point.plate'),
+                        50,
+                        99,
+                    ),
+                ]
+                : [],
+        ];
+    }
+
+    public function compute(array $v, ?Plan $plan): Result
+    {
+        $load = static fn (float $t): float => self::load($v, $t);
+        $capacity = static fn (float $t): float => self::capacity($v, $t);
+        $thermal = self::thermal($v);
+        $economic = self::economic($v);
+        $dual = isset($v['priceGas']);
+        $gap = max(0.0, $load($v['designTemp']) - $capacity($v['designTemp']));
+        $lines = [
+            Result::line(
+                Message::of('figures.balance-point.thermal-balance-point'),
+                $thermal,
+                Unit::Fahrenheit,
+                Message::of(
+                    'figures.balance-point.where-capacity-meets-load-load',
+                    at: Quantity::of($v['noHeat'], Unit::Fahrenheit, 0),
+                ),
+            ),
+            Result::line(
+                Message::of('figures.balance-point.missing-at-design'),
+                $gap,
+                Unit::BtuPerHour,
+                Message::of('figures.balance-point.heat-loss-capacity-at-design'),
+            ),
+            Result::line(
+                Message::of('figures.balance-point.as-strips'),
+                $gap / AuxiliaryHeat::BTU_PER_KWH,
+                Unit::Kilowatts,
+                Message::of('figures.balance-point.3412'),
+            ),
+        ];
+        if ($dual) {
+            $lines[] = Result::line(
+                Message::of('figures.balance-point.economic-changeover'),
+                $economic,
+                Unit::Fahrenheit,
+                Message::of('figures.balance-point.cop-at-which-heat-pumps'),
+            );
+            $changeover = self::changeover($v);
+            $lines[] = Result::line(
+                Message::of('figures.balance-point.suggested-changeover-compressor-lockout'),
+                $changeover,
+                Unit::Fahrenheit,
+                Message::of(
+                    'figures.balance-point.higher-both-next-step',
+                    step: Quantity::of(self::STEP, Unit::FahrenheitSteps),
+                ),
+            );
+            $tone = 'verd';
+            $verdict = Message::of(
+                'figures.balance-point.changeover-at-set-higher-costs',
+                changeover: Quantity::of($changeover, Unit::Fahrenheit, 0),
+                clause: $economic !== null && $economic > $thermal
+                    ? Message::of('figures.balance-point.price-governs-below-gas-cheaper')
+                    : Message::of('figures.balance-point.capacity-governs-below-heat-pump'),
+            );
+        } else {
+            $lock = self::auxiliaryLockout($v);
+            $lines[] = Result::line(
+                Message::of('figures.balance-point.suggested-auxiliary-lockout'),
+                $lock,
+                Unit::Fahrenheit,
+                Message::of(
+                    'figures.balance-point.thermal-balance-point-next-step',
+                    margin: Quantity::of(self::STEP, Unit::FahrenheitSteps),
+                    step: Quantity::of(self::STEP, Unit::FahrenheitSteps),
+                ),
+            );
+            $lines[] = Result::line(
+                Message::of('figures.balance-point.btu-from-strips-costs'),
+                self::cop($v, $thermal),
+                Unit::Times,
+                Message::of('figures.balance-point.heat-pump-at-balance-point'),
+            );
+            $tone = $gap > 0.0 ? 'verd' : 'muted';
+            $verdict = Message::of(
+                'figures.balance-point.auxiliary-off-above-heat-pump',
+                lock: Quantity::of($lock, Unit::Fahrenheit, 0),
+            );
+        }
+
+        return new Result(
+            lines: $lines,
+            tone: $tone,
+            verdict: $verdict,
+            answers: array_slice($lines, 0, 2),
+            plot: [
+                'x' => Message::of('figures.balance-point.outdoor'),
+                'xUnit' => Unit::Fahrenheit->value,
+                'y' => Unit::BtuPerHour->value,
+                'series' => [
+                    ['name' => Message::of('figures.balance-point.house-needs'), 'points' => self::points($load)],
+                    [
+                        'name' => Message::of('figures.balance-point.heat-pump-gives'),
+                        'points' => self::points($capacity),
+                    ],
+                ],
+                'marks' => array_values(
+                    array_filter([
+                        $thermal === null
+                            ? null
+                            : ['x' => $thermal, 'name' => Message::of('figures.balance-point.thermal')],
+                        $dual && $economic !== null
+                            ? ['x' => $economic, 'name' => Message::of('figures.balance-point.economic')]
+                            : null,
+                    ]),
+                ),
+            ],
+        );
+    }
+
+    /**
+     * A line of the plot.
+     *
+     * @param  callable(float): float  $f  of the outdoor temperature, °F
+     * @return list<array{float, float}>
+     */
+    private static function points(callable $f): array
+    {
+        return array_map(static fn (int $t): array => [(float) $t, round($f((float) $t))], range(-10, 65, 5));
+    }
+
+    /**
+     * How much of what the house needs the heat pump gives at an outdoor temperature: percent, at most 100.
+     *
+     * @param  array<string, float>  $v
+     */
+    public static function share(array $v, float $degrees): float
+    {
+        $load = self::load($v, $degrees);
+
+        return $load > 0.0 ? min(100.0, (100.0 * self::capacity($v, $degrees)) / $load) : 100.0;
+    }
+
+    /** @param  array<string, float>  $v */
+    private static function load(array $v, float $degrees): float
+    {
+        return max(0.0, ($v['heatLoss'] * ($v['noHeat'] - $degrees)) / ($v['noHeat'] - $v['designTemp']));
+    }
+
+    /** @param  array<string, float>  $v */
+    private static function capacity(array $v, float $degrees): float
+    {
+        return max(0.0, $v['capacity17'] + (($v['capacity47'] - $v['capacity17']) * ($degrees - 17.0)) / 30.0);
+    }
+
+    /** @param  array<string, float>  $v */
+    public static function thermal(array $v): ?float
+    {
+        $slopeLoad = -$v['heatLoss'] / ($v['noHeat'] - $v['designTemp']);
+        $slope = ($v['capacity47'] - $v['capacity17']) / 30.0;
+        $at = ($v['capacity17'] - 17.0 * $slope + $slopeLoad * $v['noHeat']) / ($slopeLoad - $slope);
+
+        return $at > $v['noHeat'] || $at < -60.0 ? null : $at;
+    }
+
+    /** @param  array<string, float>  $v */
+    public static function economic(array $v): ?float
+    {
+        if (! isset($v['priceGas'], $v['efficiency'])) {
+            return null;
+        }
+        $needed =
+            ($v['priceElectric'] * 100_000.0 * $v['efficiency']) /
+            100.0 /
+            (AuxiliaryHeat::BTU_PER_KWH * $v['priceGas']);
+        $slope = ($v['cop47'] - $v['cop17']) / 30.0;
+        if (abs($slope) < 1e-9) {
+            return null;
+        }
+
+        return max(-40.0, min($v['noHeat'], 17.0 + ($needed - $v['cop17']) / $slope));
+    }
+
+    /** @param  array<string, float>  $v */
+    public static function changeover(array $v): float
+    {
+        return self::STEP * ceil(max(self::thermal($v) ?? -40.0, self::economic($v) ?? -40.0) / self::STEP);
+    }
+
+    /** @param  array<string, float>  $v */
+    public static function auxiliaryLockout(array $v): float
+    {
+        return self::STEP * ceil(((self::thermal($v) ?? -40.0) + self::STEP) / self::STEP);
+    }
+
+    /** @param  array<string, float>  $v */
+    private static function cop(array $v, ?float $t): ?float
+    {
+        return $t === null ? null : $v['cop17'] + (($v['cop47'] - $v['cop17']) * ($t - 17.0)) / 30.0;
+    }
+
+    /** @return array<string, float> the inputs of a house, by key */
+    public static function valuesOf(Plan $plan): array
+    {
+        $values = [];
+        foreach ((new self())->inputs($plan) as $input) {
+            $values[$input->key] = (float) $input->value;
+        }
+
+        return $values;
+    }
+}

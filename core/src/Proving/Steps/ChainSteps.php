@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Unionbit\Core\Proving\Steps;
+
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Circuit\Netlist\Element;
+use Unionbit\Core\Circuit\Netlist\ElementKind;
+use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Proving\Step\Method;
+use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Step;
+use Unionbit\Core\Proving\Step\Waits;
+use Unionbit\Core\Words\Message;
+
+/**
+ * Readings along a chain, where a call arrives at the board and its load does not run: from the screw over each switch
+ * and contact to the coil. The last point that still has its voltage stands before what is open.
+ */
+final readonly class ChainSteps
+{
+    public function __construct(private Plan $plan, private Waits $waits)
+    {
+    }
+
+    /** Null where nothing stands between a screw and a load of the call. */
+    public function of(CallName $call): ?Step
+    {
+        $archetype = $this->plan->installation->archetype;
+        $made = CallTable::needed($archetype)->printed($call, $this->plan->profile);
+        $setup = Setup::calling(...$made);
+        $net = $this->plan->circuit()->operate($setup)->netlist;
+        $probes = [];
+        foreach ($archetype->needs[$call->value] ?? [] as $id) {
+            $load = $archetype->load($id);
+            if ($load === null) {
+                continue;
+            }
+            foreach (self::back($net, $load->from) as $point) {
+                $probes["{$point}~{$load->to}"] = new Probe(
+                    $point,
+                    $load->to,
+                    Message::of('proving.chain-steps.there-as-far-as-here'),
+                );
+            }
+        }
+
+        return $probes === [] ? null : $this->step($call, $made, $setup, array_values($probes));
+    }
+
+    /** Each supply from its line to its strip: before and behind the door switch, the fuse, the solder. */
+    public function supply(): Step
+    {
+        $net = $this->plan->circuit()->netlist(Setup::calling());
+        $pairs = [];
+        foreach ($this->plan->installation->transformers() as $supply) {
+            array_push(
+                $pairs,
+                ["{$supply->id}.supply", "{$supply->id}.neutral"],
+                ["{$supply->id}.line", "{$supply->id}.neutral"],
+                ["{$supply->id}.winding", "{$supply->id}.return"],
+                ["{$supply->id}.fused", "{$supply->id}.return"],
+                [$supply->hot, "{$supply->id}.return"],
+                [$supply->hot, $supply->common],
+            );
+        }
+        $there = array_filter($pairs, static fn (array $pair): bool => $net->points[$pair[0]]->probeable ?? false);
+
+        return $this->step(
+            CallName::Idle,
+            [],
+            Setup::calling(),
+            array_map(
+                static fn (array $pair): Probe => new Probe(
+                    $pair[0],
+                    $pair[1],
+                    Message::of('proving.chain-steps.there-as-far-as-here'),
+                ),
+                array_values($there),
+            ),
+        );
+    }
+
+    /**
+     * @param  list<string>  $closes
+     * @param  list<Probe>  $probes
+     */
+    private function step(CallName $call, array $closes, Setup $setup, array $probes): Step
+    {
+        return new Step(
+            call: $call,
+            method: Method::Chain,
+            setUpIsolated: false,
+            do: Message::of('proving.chain-steps.power-on-one-probe-stays'),
+            closes: $closes,
+            hot: (string) $this->plan->profile->mainHot()?->printed,
+            wait: $this->waits->of($call, Method::Voltage),
+            setup: $setup,
+            waiting: $this->waits->held($setup),
+            probes: $probes,
+            signs: [],
+            restore: [],
+        );
+    }
+
+    /**
+     * The points from a screw to a load, by switches and contacts that are closed; empty where the load hangs on its
+     * screw.
+     *
+     * @return list<string>
+     */
+    private static function back(Netlist $net, string $from): array
+    {
+        $chain = [$from];
+        $point = $from;
+        while ($net->point($point)->terminal === null && count($chain) < 12) {
+            $before =
+                array_values(
+                    array_filter(
+                        $net->elements,
+                        static fn (Element $e): bool => $e->b === $point &&
+                            ! $e->isOpen() &&
+                            in_array($e->kind, [ElementKind::SafetySwitch, ElementKind::Contact], true),
+                    ),
+                )[0] ?? null;
+            if ($before === null || in_array($before->a, $chain, true)) {
+                break;
+            }
+            $point = $before->a;
+            array_unshift($chain, $point);
+        }
+
+        return count($chain) > 1 ? $chain : [];
+    }
+}
