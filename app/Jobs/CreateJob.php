@@ -43,7 +43,9 @@ final readonly class CreateJob
             $cables[] = Cable::toOutdoors();
         }
         $answers =
-            $archetypeId === null ? new Answers() : EquipmentMatch::answersOf($archetype)->with('supplies', null);
+            $archetypeId === null
+                ? new Answers()
+                : EquipmentMatch::answersOf($this->catalog->shelf(), $archetypeId)->with('supplies', null);
         $house = $example
             ? ExampleHouse::of($archetype, $feet, Cable::OUTDOOR_FEET)
             : new Installation(

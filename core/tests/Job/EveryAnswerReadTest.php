@@ -185,7 +185,7 @@ it('reads every answer', function (string $key) use ($houses): void {
     foreach ($houses as $archetype => $known) {
         $survey = SurveyFile::write(withoutC(ExampleHouse::of(House::archetype($archetype)), $archetype));
         foreach (
-            [...EquipmentMatch::answersOf(House::archetype($archetype))->given, ...$known] as $answered => $value
+            [...EquipmentMatch::answersOf(House::shelf(), $archetype)->given, ...$known] as $answered => $value
         ) {
             $survey = Interview::put($survey, (string) $answered, $value);
         }

@@ -80,7 +80,7 @@ it('asks what follows from the answers, and nothing else', function (
 ]);
 
 it('knows every archetype of the catalogue again by its answers, and says from what', function (string $id): void {
-    $match = EquipmentMatch::of(EquipmentMatch::answersOf(House::archetype($id)), House::shelf(), $id);
+    $match = EquipmentMatch::of(EquipmentMatch::answersOf(House::shelf(), $id), House::shelf(), $id);
 
     expect($match->id)->toBe($id)->and($match->why)->not->toBe([])->and($match->open)->toBe([]);
 })->with(House::ids('equipment'));
@@ -375,7 +375,7 @@ it(
 it('asks each of two units for itself, and one answer changes one unit', function (): void {
     $key = 'furnace-and-attic-air-handler-1c';
     $survey = SurveyFile::write(ExampleHouse::of(House::archetype($key)));
-    foreach (EquipmentMatch::answersOf(House::archetype($key))->given as $question => $value) {
+    foreach (EquipmentMatch::answersOf(House::shelf(), $key)->given as $question => $value) {
         $survey = Interview::put($survey, (string) $question, $value);
     }
     $read = static fn (array $from, string $archetype): Unionbit\Core\Job\Installation => SurveyFile::read(

@@ -63,7 +63,7 @@ final readonly class Composition
     }
 
     /** @return array<string, Chosen> the units that answers select, by id */
-    private function asked(): array
+    public function asked(): array
     {
         $asked = [];
         foreach ($this->units as $chosen) {

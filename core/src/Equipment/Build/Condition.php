@@ -38,6 +38,29 @@ final readonly class Condition
         return new self($wanted);
     }
 
+    /**
+     * What may stand where this holds as well.
+     *
+     * @param  array<string, list<string>>  $allowed  values by name; any where a name is missing
+     * @return ?array<string, list<string>> null where both cannot hold at once
+     */
+    public function within(array $allowed): ?array
+    {
+        foreach ($this->wanted as $name => $wanted) {
+            $allowed[$name] = array_values(array_intersect($allowed[$name] ?? $wanted, $wanted));
+            if ($allowed[$name] === []) {
+                return null;
+            }
+        }
+
+        return $allowed;
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->wanted === [];
+    }
+
     /** @param  array<string, string>  $values  one that is missing counts as an empty text */
     public function holds(array $values): bool
     {

@@ -24,7 +24,7 @@ final readonly class Option
         public ?string $answer,
         public bool $each,
         private array $map,
-        private Condition $given,
+        public Condition $given,
     ) {
     }
 

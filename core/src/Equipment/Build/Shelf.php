@@ -122,6 +122,19 @@ final class Shelf
         return new Composition($chosen);
     }
 
+    /**
+     * The answers that mean some equipment, with what is assumed of it besides.
+     *
+     * @return array<string, string> by question
+     *
+     * @throws InvalidData where there is no such unit, option or choice
+     * @throws Unheld where the units do not make equipment
+     */
+    public function answers(string $id): array
+    {
+        return Meaning::of($this->composed($id), $this, count($this->archetype($id)->supplies()));
+    }
+
     /** Whether some equipment is what the answers mean, whatever its options that nobody was asked for. */
     public function isMeant(string $id, Composition $meant): bool
     {

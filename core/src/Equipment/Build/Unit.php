@@ -37,6 +37,7 @@ final readonly class Unit
      *     its own) or panel (it stands between the thermostat and everything else)
      * @param  array<string, list<mixed>>  $provides  facts for the other units of the house, by name: which of the
      *     entries holds
+     * @param  array<string, list<mixed>>  $assumed  what is taken for the answer to further questions where it stands
      * @param  array<string, list<mixed>>  $names  words and numbers that its parts ask for by `$name`
      * @param  array<string, mixed>  $parts  terminals, loads and so on as the file has them
      */
@@ -46,8 +47,9 @@ final readonly class Unit
         public Place $place,
         public string $role,
         public array $options,
-        private array $chosenBy,
+        public array $chosenBy,
         private array $provides,
+        private array $assumed,
         private array $names,
         private array $parts,
     ) {
@@ -81,6 +83,7 @@ final readonly class Unit
                 $node->each('chosenBy'),
             ),
             self::entries($node, 'provides'),
+            self::entries($node, 'assumed'),
             self::entries($node, 'names'),
             $parts,
         );
@@ -119,7 +122,16 @@ final readonly class Unit
      */
     public function facts(array $chosen): array
     {
-        return array_map(strval(...), array_filter(Template::names($this->provides, $chosen), is_scalar(...)));
+        return self::filled($this->provides, $chosen);
+    }
+
+    /**
+     * @param  array<string, string>  $chosen  options of this unit
+     * @return array<string, string> answers by question: what a house of this unit is taken for until somebody looked
+     */
+    public function assumed(array $chosen): array
+    {
+        return self::filled($this->assumed, $chosen);
     }
 
     /**
@@ -143,6 +155,16 @@ final readonly class Unit
     public function supplies(array $chosen): int
     {
         return count((array) Template::fill($this->parts['transformers'] ?? [], $chosen, []));
+    }
+
+    /**
+     * @param  array<string, list<mixed>>  $entries
+     * @param  array<string, string>  $chosen
+     * @return array<string, string>
+     */
+    private static function filled(array $entries, array $chosen): array
+    {
+        return array_map(strval(...), array_filter(Template::names($entries, $chosen), is_scalar(...)));
     }
 
     /** @return array<string, list<mixed>> */

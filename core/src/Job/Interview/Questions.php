@@ -35,6 +35,12 @@ final class Questions
         ];
     }
 
+    /** The key of a question without the supply or unit that it is asked of: "lineVolts" of "lineVolts@T2". */
+    public static function own(string $key): string
+    {
+        return explode('@', $key, 2)[0];
+    }
+
     /** A question by its key; of one supply or unit among several by the key and that part, "lineVolts@T2". */
     public static function named(string $key): ?Question
     {

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job\Suggest;
 
-use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Shelf;
 use Unionbit\Core\Equipment\Build\Unheld;
-use Unionbit\Core\Equipment\EquipmentKind;
 use Unionbit\Core\Job\Answers;
 use Unionbit\Core\Job\Interview\Questions;
 use Unionbit\Core\Words\Message;
@@ -15,34 +13,6 @@ use Unionbit\Core\Words\Message;
 /** Which entry of the equipment catalogue the answers describe, and the answers that an entry stands for. */
 final readonly class EquipmentMatch
 {
-    /** Questions whose answers say what the equipment is, in the order in which it is told. */
-    private const SPEAKS = [
-        'outdoor',
-        'coolStages',
-        'valve',
-        'heatSource',
-        'heatStages',
-        'eGoes',
-        'bus',
-        'fanCentre',
-        'coolAir',
-        'heatBoard',
-        'humidifier',
-        'dehumidify',
-        'supplies',
-    ];
-
-    /** Answers that nothing follows from, by question. */
-    private const SAYS_NOTHING = [
-        'bus' => ['no'],
-        'fanCentre' => ['no'],
-        'coolAir' => ['furnace'],
-        'heatBoard' => ['board'],
-        'eGoes' => ['none'],
-        'humidifier' => ['none'],
-        'dehumidify' => ['none'],
-    ];
-
     /**
      * @param  ?string  $id  of the catalogue; null while something is still to be answered, or nothing fits
      * @param  list<Message>  $why  what it follows from, in words
@@ -59,19 +29,7 @@ final readonly class EquipmentMatch
         if ($open !== []) {
             return new self(null, [], $open);
         }
-        $why = [];
-        foreach (self::SPEAKS as $key) {
-            $given = $answers->given[$key] ?? null;
-            $said = Questions::named($key)?->said($given);
-            if ($said === null || in_array($given, self::SAYS_NOTHING[$key] ?? [], true)) {
-                continue;
-            }
-            $why[] = match ($key) {
-                'coolStages' => Message::of('job.equipment-match.compressor-stages', said: $said->within()),
-                'heatStages' => Message::of('job.equipment-match.heat-stages', said: $said->within()),
-                default => $said->within(),
-            };
-        }
+        $why = self::why($answers, $shelf);
         try {
             $meant = $shelf->meant($answers->choices());
             $id =
@@ -90,79 +48,72 @@ final readonly class EquipmentMatch
         return new self($id, $why, []);
     }
 
-    /** What the catalogue's entry says of itself. */
-    public static function answersOf(Archetype $archetype): Answers
+    /** @return list<Message> what it follows from, in the order in which it is asked */
+    private static function why(Answers $answers, Shelf $shelf): array
+    {
+        $why = [];
+        foreach (self::deciding($answers, $shelf) as $key) {
+            $said = Questions::named($key)?->said($answers->given[$key]);
+            if ($said !== null) {
+                $why[] = match ($key) {
+                    'coolStages' => Message::of('job.equipment-match.compressor-stages', said: $said->within()),
+                    'heatStages' => Message::of('job.equipment-match.heat-stages', said: $said->within()),
+                    default => $said->within(),
+                };
+            }
+        }
+
+        return $why;
+    }
+
+    /** @return list<string> keys of the answers that are needed, and of those without which it would be something else */
+    private static function deciding(Answers $answers, Shelf $shelf): array
+    {
+        $meant = self::meant($answers, $shelf);
+        $needed = self::needed($answers);
+        $deciding = array_filter(
+            array_map(strval(...), array_keys($answers->choices())),
+            static fn (string $key): bool => in_array($key, $needed, true) ||
+                self::meant($answers->with($key, null), $shelf) !== $meant,
+        );
+        $order = array_flip(Questions::keys());
+        $place = static fn (string $key): int => $order[Questions::own($key)] ?? count($order);
+        usort($deciding, static fn (string $a, string $b): int => $place($a) <=> $place($b));
+
+        return $deciding;
+    }
+
+    /** What the answers mean, or why they mean nothing that there is, as a text to compare. */
+    private static function meant(Answers $answers, Shelf $shelf): string
+    {
+        try {
+            return $shelf->meant($answers->choices())->key();
+        } catch (Unheld $unheld) {
+            return $unheld->why->code;
+        }
+    }
+
+    /** The answers that an entry of the catalogue stands for. */
+    public static function answersOf(Shelf $shelf, string $id): Answers
     {
         $answers = new Answers();
-        $source = match (true) {
-            $archetype->kind === EquipmentKind::HotWaterCoil => 'coil',
-            $archetype->heatSource === 'hydronic' => 'boiler',
-            default => $archetype->heatSource,
-        };
-        $strips =
-            $archetype->heatPump !== null && $source === 'electric' ? $archetype->heatPump->auxiliaryStages : null;
-        $heats = $strips !== 0 && $source !== 'none';
-        $given = [
-            'outdoor' => $archetype->reverses ? 'reverses' : ($archetype->coolStages > 0 ? 'cools' : 'none'),
-            'coolStages' => $archetype->coolStages > 0 ? (string) $archetype->coolStages : null,
-            'valve' => $archetype->heatPump?->valve,
-            'heatSource' => $heats ? $source : 'none',
-            'heatStages' => $heats && in_array($source, ['gas', 'oil', 'electric'], true)
-                    ? (string) ($strips ?? $archetype->heatStages)
-                    : null,
-            'eGoes' => $strips === null || $strips === 0
-                    ? null
-                    : ['own' => 'relay', 'tied' => 'tied'][$archetype->heatPump->emergency] ?? 'none',
-            'bus' => $archetype->coolStages === 0
-                    ? null
-                    : ($archetype->kind === EquipmentKind::Communicating
-                        ? 'convert'
-                        : 'no'),
-            'fanCentre' => match (true) {
-                $archetype->coolStages === 0, $archetype->reverses => null,
-                ! in_array($source, ['gas', 'oil'], true) => null,
-                default => $archetype->kind === EquipmentKind::FanCenter ? 'yes' : 'no',
-            },
-            'coolAir' => match (true) {
-                $archetype->coolStages === 0, $archetype->reverses => null,
-                ! in_array($source, ['gas', 'oil'], true) => null,
-                $archetype->kind === EquipmentKind::FanCenter => null,
-                default => self::hasUnits($archetype, 'furnace', 'air-handler') ? 'own' : 'furnace',
-            },
-            'heatBoard' => match (true) {
-                $source !== 'gas' || $archetype->coolStages > 0 => null,
-                default => $archetype->kind === EquipmentKind::BareValve ? 'valve' : 'board',
-            },
-            'supplies' => (string) count($archetype->supplies()),
-            'zoneValve' => $source === 'boiler' ? 'two' : null,
-            'fanCoil' => $source === 'coil' ? '24v' : null,
-            ...self::inUnits($archetype),
-        ];
-        foreach ($given as $key => $value) {
+        foreach ($shelf->answers($id) as $key => $value) {
             $answers = $answers->with($key, $value);
         }
 
         return $answers;
     }
 
-    /** @return array<string, ?string> what its units say of themselves where each is asked */
-    private static function inUnits(Archetype $archetype): array
-    {
-        $said = [];
-        foreach ($archetype->options as $option) {
-            $said += $option->each && $option->asks !== null ? [$option->asks => $option->said] : [];
-        }
-
-        return $said;
-    }
-
-    private static function hasUnits(Archetype $archetype, string ...$units): bool
-    {
-        return array_diff($units, array_column($archetype->units, 'unit')) === [];
-    }
-
     /** @return list<string> keys of the questions that still decide what it is */
     public static function open(Answers $answers): array
+    {
+        return array_values(
+            array_filter(self::needed($answers), static fn (string $key): bool => $answers->choice($key) === null),
+        );
+    }
+
+    /** @return list<string> keys of the questions without which it cannot be said */
+    private static function needed(Answers $answers): array
     {
         $needed = ['outdoor', 'heatSource'];
         if ($answers->is('outdoor', 'cools', 'reverses')) {
@@ -175,6 +126,6 @@ final readonly class EquipmentMatch
             $needed[] = 'heatStages';
         }
 
-        return array_values(array_filter($needed, static fn (string $key): bool => $answers->choice($key) === null));
+        return $needed;
     }
 }
