@@ -44,4 +44,10 @@ export default tseslint.config(
             'max-len': ['error', { code: 120, ignoreUrls: true }],
         },
     },
+    {
+        files: ['resources/js/**/*.tsx'],
+        ignores: ['resources/js/tests/**'],
+        // A screen is made of parts round one context.
+        rules: { 'max-lines-per-function': ['error', 150] },
+    },
 );

@@ -4,7 +4,7 @@ import { Checks, Papers } from '@/features/plan/Checks';
 import { Choosing } from '@/features/plan/Choosing';
 import { LandingBar } from '@/features/plan/LandingBar';
 import { Notices } from '@/features/plan/Notices';
-import { Offers, Taken } from '@/features/plan/Offers';
+import { Offers, Taken } from '@/features/plan/offers/Offers';
 import { PlanHead } from '@/features/plan/PlanHead';
 import { Short } from '@/features/plan/Short';
 import { Simulate } from '@/features/plan/Simulate';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Shell } from '@/shell/Shell';
 import type { ProveProps } from '@/types';
 import { Dock } from '@/features/prove/ProveDock';
-import { preferred, toRead } from '@/features/prove/school';
+import { preferred, toRead } from '@/features/prove/step/school';
 import { StepBody } from '@/features/prove/StepBody';
 import { say } from '@/words';
 

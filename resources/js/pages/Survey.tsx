@@ -1,7 +1,7 @@
 import { router, usePage } from '@inertiajs/react';
 import { useCallback, useState } from 'react';
-import { EntryLine } from '@/features/survey/EntryLine';
-import { InPlace } from '@/features/survey/InPlace';
+import { EntryLine } from '@/features/survey/entry/EntryLine';
+import { InPlace } from '@/features/survey/in-place/InPlace';
 import { Ledger } from '@/features/survey/Ledger';
 import { PasteLines } from '@/features/survey/PasteLines';
 import { WhichIsWhich } from '@/features/identify/WhichIsWhich';

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { complete } from '@/features/survey/complete';
+import { complete } from '@/features/survey/entry/complete';
 import type { CableView, EntryWords } from '@/types';
 
 const words: EntryWords = {

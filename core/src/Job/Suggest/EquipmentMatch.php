@@ -66,7 +66,7 @@ final readonly class EquipmentMatch
         return $why;
     }
 
-    /** @return list<string> keys of the answers that are needed, and of those without which it would be something else */
+    /** @return list<string> keys of the answers that are needed, and of those without which it would be another */
     private static function deciding(Answers $answers, Shelf $shelf): array
     {
         $meant = self::meant($answers, $shelf);

@@ -1,5 +1,5 @@
 import { usePage } from '@inertiajs/react';
-import { useCoverage } from '@/features/prove/useCoverage';
+import { useCoverage } from '@/features/prove/worth/useCoverage';
 import type { HandoverProps } from '@/types';
 import { Bad } from '@/ui/State';
 import { number } from '@/lib/numbers';

@@ -55,28 +55,12 @@ export function HouseMap({
                 onCable={onCable}
                 onPlace={(id) => toggle({ what: 'place', place: id })}
             />
-            <details className="px-5 sm:hidden">
-                <summary className="flex min-h-12 cursor-pointer items-center justify-between font-lab font-semibold">
-                    {say('map.house')}
-                    <span className="text-small text-muted">
-                        {say('map.so-many', { places: map.places.length, cables: cables.length })}
-                    </span>
-                </summary>
-                <ul>
-                    {map.places.map((item) => (
-                        <li key={item.place} className="border-b border-hair">
-                            <button
-                                className="flex min-h-12 w-full items-center justify-between gap-3 text-left"
-                                aria-expanded={place?.place === item.place}
-                                onClick={() => toggle({ what: 'place', place: item.place })}
-                            >
-                                <b className="font-lab">{item.name === '' ? item.label : item.name}</b>
-                                <span className="text-right text-small text-muted">{item.units.join(', ')}</span>
-                            </button>
-                        </li>
-                    ))}
-                </ul>
-            </details>
+            <PlaceList
+                map={map}
+                cables={cables.length}
+                open={place?.place}
+                onPlace={(id) => toggle({ what: 'place', place: id })}
+            />
             <div className="flex flex-wrap items-center gap-x-5 border-t border-hair px-5">
                 {cable && (
                     <span className="flex min-h-11 items-center gap-2 text-small">
@@ -165,6 +149,44 @@ export function HouseMap({
                 </div>
             )}
         </section>
+    );
+}
+
+/** On a phone the places are a list. */
+function PlaceList({
+    map,
+    cables,
+    open,
+    onPlace,
+}: {
+    map: HouseMapView;
+    cables: number;
+    open: string | undefined;
+    onPlace: (place: string) => void;
+}) {
+    return (
+        <details className="px-5 sm:hidden">
+            <summary className="flex min-h-12 cursor-pointer items-center justify-between font-lab font-semibold">
+                {say('map.house')}
+                <span className="text-small text-muted">
+                    {say('map.so-many', { places: map.places.length, cables })}
+                </span>
+            </summary>
+            <ul>
+                {map.places.map((item) => (
+                    <li key={item.place} className="border-b border-hair">
+                        <button
+                            className="flex min-h-12 w-full items-center justify-between gap-3 text-left"
+                            aria-expanded={open === item.place}
+                            onClick={() => onPlace(item.place)}
+                        >
+                            <b className="font-lab">{item.name === '' ? item.label : item.name}</b>
+                            <span className="text-right text-small text-muted">{item.units.join(', ')}</span>
+                        </button>
+                    </li>
+                ))}
+            </ul>
+        </details>
     );
 }
 

@@ -2,7 +2,7 @@ import { useRef } from 'react';
 import { MeterDock } from '@/features/meter-dock/MeterDock';
 import { useProbes } from '@/shell/Shell';
 import type { ProveProps, StepView } from '@/types';
-import { toRead } from './school';
+import { toRead } from './step/school';
 
 /** The dock of the step; after a reading that is as expected the probes go on to the next open pair. */
 export function Dock({

@@ -1,35 +1,31 @@
-import { router, usePage } from '@inertiajs/react';
+import { usePage } from '@inertiajs/react';
 import { useEffect, useState } from 'react';
 import { DeadAsFound } from '@/features/as-found/Dead';
-import { WillBeReplaced } from '@/features/as-found/Head';
 import { Found } from '@/features/as-found/ThreeTaps';
-import { CannotTell } from '@/features/prove/CannotTell';
-import { Coverage } from '@/features/prove/Coverage';
-import { Levels } from '@/features/prove/Levels';
+import { CannotTell } from '@/features/prove/worth/CannotTell';
+import { Coverage } from '@/features/prove/worth/Coverage';
+import { Levels } from '@/features/prove/worth/Levels';
 import { Loads } from '@/features/prove/Loads';
 import { Measured } from '@/features/prove/Measured';
-import { Measurements, Reasons } from '@/features/prove/Measurements';
+import { Reasons } from '@/features/prove/Measurements';
 import { Practice } from '@/features/prove/Practice';
-import { ProbeLines } from '@/features/prove/ProbeLines';
-import { StepCells } from '@/features/prove/StepCells';
-import { CallStrip, MethodSwitch } from '@/features/prove/StepStrip';
-import { SetupStrip } from '@/features/setup-strip/SetupStrip';
-import { geometry } from '@/features/strand-board/geometry';
-import { StrandBoard } from '@/features/strand-board/StrandBoard';
-import { countdown } from '@/lib/format';
-import { useSecondsLeft, useWidth } from '@/lib/hooks';
-import { meterUsed } from '@/lib/keys';
-import { useAwake, useEndSignal } from '@/lib/device';
-import { useProbes } from '@/shell/Shell';
-import { url } from '@/lib/url';
-import type { BoardRow, BoardState, ProveProps, StepView } from '@/types';
-import { Glyph } from '@/ui/Glyph';
-import { State } from '@/ui/State';
+import { StepCells } from '@/features/prove/step/StepCells';
+import { CallStrip } from '@/features/prove/StepStrip';
 import { Way } from '@/features/prove/Way';
+import { SetupStrip } from '@/features/setup-strip/SetupStrip';
+import { useAwake } from '@/lib/device';
+import { useWidth } from '@/lib/hooks';
+import { meterUsed } from '@/lib/keys';
 import { prefer } from '@/lib/write/prefer';
-import { preferred, toRead } from './school';
+import { useProbes } from '@/shell/Shell';
+import type { ProveProps, StepView } from '@/types';
 import { say } from '@/words';
+import { Methods } from './Methods';
+import { ProveBoard } from './ProveBoard';
+import { ProveHead } from './ProveHead';
+import { preferred, toRead } from './step/school';
 
+/** One step of the proofs: what to do, the house meanwhile, and what the proofs are worth. */
 export function StepBody({
     step,
     onStep,
@@ -41,57 +37,19 @@ export function StepBody({
     check: string | null;
     onCheck: (call: string) => void;
 }) {
-    const {
-        job,
-        asFound,
-        calls,
-        steps,
-        routes,
-        board,
-        resting,
-        power,
-
-        now,
-        noContinuity,
-        noWallJumper,
-        loads,
-        user,
-    } = usePage<ProveProps>().props;
-    const left = useSecondsLeft(step.running ? step.readyAt : null, now);
+    const page = usePage<ProveProps>().props;
+    const { job, asFound, calls, steps, routes, user } = page;
     const probes = useProbes();
     const [measure, width] = useWidth(808);
     const closed = job.closed;
-    const live = step.running && !step.staysDead && power.state === 'live';
-    const dead = { ...resting, energised: [] };
-    // A job that is closed shows the step as it was proved.
-    const shown =
-        live && step.offAt !== null
-            ? resting
-            : live && left > 0
-              ? waits(step, left)
-              : live || closed
-                ? step.board
-                : power.state === 'live'
-                  ? resting
-                  : dead;
-    const wanted = calls.filter((call) => !call.optional);
-    const asked = wanted.filter((call) => call.isCall);
-    const proved = asked.filter((call) => call.proved).length;
-    const through = wanted.every((call) => call.proved || call.waived !== null);
     useAwake(step.running);
     // While a step runs a figure typed anywhere is a reading.
     useEffect(() => {
         if (step.running) meterUsed();
     }, [step.key, step.running]);
-    useEndSignal(step.running && step.readyAt !== null, left);
     const phone = width < 700;
     const [school, setSchool] = useState(preferred);
     const route = routes[school];
-    const order = route?.order ?? [];
-    const next = steps.find((candidate) => candidate.key === route?.keys.find((key) => key !== step.key));
-    const mine = steps
-        .filter((candidate) => candidate.call === step.call)
-        .sort((a, b) => order.indexOf(a.method) - order.indexOf(b.method));
     const choose = (key: string) => {
         const next = steps.find((candidate) => candidate.key === key);
         const probe = next && (toRead(next).find((candidate) => !candidate.reading) ?? next.probes[0]);
@@ -101,7 +59,7 @@ export function StepBody({
         }
         onStep(key);
     };
-    const way = (
+    const way = !closed && (
         <Way
             routes={routes}
             school={school}
@@ -111,73 +69,14 @@ export function StepBody({
             }}
         />
     );
-    // Every record that can make the proofs worth more.
-    const marks = steps
-        .map(
-            (candidate) =>
-                candidate.probes.map((probe) => probe.reading?.id ?? '').join() +
-                candidate.signs.map((sign) => sign.at ?? '').join(),
-        )
-        .concat(loads.map((load) => load.read.amps?.id ?? ''))
-        .join();
-    const last = geometry('prove', width).wallTag;
-
-    // A screw that a tie joins to a landed one is measured on that row; what has no row stands below the board.
-    const ofRow = (row: BoardRow) => [
-        `wall.${row.lands}`,
-        ...board.ties
-            .filter((tie) => tie.place === 'wall' && (tie.a === row.lands || tie.b === row.lands))
-            .map((tie) => `wall.${tie.a === row.lands ? tie.b : tie.a}`),
-        ...(row.boardPoint ? [row.boardPoint] : []),
-    ];
-    const onRows = [...board.rows.flatMap(ofRow), ...board.outdoor.map((row) => `${row.to}.${row.outdoor}`)];
-    const elsewhere = step.probes.filter((probe) => !onRows.includes(probe.a));
-
     return (
         <div ref={measure} className="flex flex-1 flex-col">
-            <div className="head">
-                <div>
-                    <h1 className="h-step">
-                        {asFound
-                            ? say('prove.as-found-call', { callLabel: step.callLabel })
-                            : say('prove.prove', { callLabel: step.callLabel })}
-                    </h1>
-                    <p>{say('prove.of-calls-proved', { proved, wanted: asked.length, shows: step.shows })}</p>
-                </div>
-                {!closed && through && (
-                    <button className="btn btn--go" onClick={() => router.visit(url('job.handover', { job: job.id }))}>
-                        {say('prove.go-to-handover')} <Glyph name="go" />
-                    </button>
-                )}
-                {step.state === 'passed' && (
-                    <State glyph="pass" tone="verd">
-                        {step.method === 'voltage'
-                            ? say('prove.call-proved')
-                            : step.method === 'continuity'
-                              ? say('prove.thermostat-proved')
-                              : step.method === 'pre-check'
-                                ? say('prove.ready-for-power')
-                                : step.method === 'at-rest'
-                                  ? say('prove.nothing-runs')
-                                  : say('prove.equipment-proved')}
-                    </State>
-                )}
-                {!closed && !step.running && next && (step.state === 'passed' || step.state === 'failed') && (
-                    <button
-                        className={`btn ${step.state === 'passed' && !through ? 'btn--go' : ''}`}
-                        onClick={() => choose(next.key)}
-                    >
-                        {next.call === 'idle'
-                            ? say('prove.next', { method: next.methodLabel.toLowerCase() })
-                            : say('prove.next-2', {
-                                  call: next.callLabel,
-                                  method: next.methodLabel.toLowerCase(),
-                              })}{' '}
-                        <Glyph name="go" />
-                    </button>
-                )}
-                {asFound && !closed && <WillBeReplaced />}
-            </div>
+            <ProveHead
+                step={step}
+                next={steps.find((candidate) => candidate.key === route?.keys.find((key) => key !== step.key))}
+                onStep={choose}
+                page={page}
+            />
             {asFound && <Found found={asFound} />}
             <SetupStrip byStep={step.running ? step.stands : []} />
             {step.altered && (
@@ -188,40 +87,10 @@ export function StepBody({
             <CallStrip
                 calls={calls}
                 current={calls.some((call) => call.call === step.key) ? step.key : step.call}
-                onCall={(call) =>
-                    choose(
-                        (
-                            steps.find((candidate) => candidate.key === call) ??
-                            (call === 'idle' && power.state === 'live'
-                                ? steps.find((candidate) => candidate.method === 'at-rest')
-                                : undefined) ??
-                            steps.find((one) => one.call === call && route?.keys.includes(one.key)) ??
-                            steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ??
-                            steps.find((candidate) => candidate.call === call)
-                        )?.key ?? step.key,
-                    )
-                }
+                onCall={(call) => choose(stepOf(call, page, route?.keys ?? [])?.key ?? step.key)}
             />
-            <div className="flex flex-wrap items-center justify-between gap-3 border-b border-hair px-1.5">
-                <MethodSwitch
-                    key={step.call}
-                    steps={mine}
-                    short={school === 'short' && !mine.some((candidate) => candidate.state === 'failed')}
-                    current={step.key}
-                    onStep={choose}
-                    missing={
-                        step.call === 'idle' || step.call === 'defrost'
-                            ? []
-                            : [
-                                  ...(noWallJumper[step.call]
-                                      ? [{ word: say('prove.by-jumper'), why: noWallJumper[step.call] ?? '' }]
-                                      : []),
-                                  ...(noContinuity ? [{ word: say('prove.by-continuity'), why: noContinuity }] : []),
-                              ]
-                    }
-                />
-            </div>
-            {!closed && !phone && way}
+            <Methods key={step.call} step={step} school={school} onStep={choose} page={page} />
+            {!phone && way}
             <StepCells key={step.key} step={step} closed={closed} onStep={choose} />
             {!closed && (
                 <CannotTell
@@ -232,54 +101,12 @@ export function StepBody({
                     onStep={choose}
                 />
             )}
-            <div className="bg-panel">
-                <StrandBoard
-                    variant={phone ? 'phone' : 'prove'}
-                    board={board}
-                    state={shown}
-                    jumpers={step.running || closed ? step.jumpers : []}
-                    lifted={step.running || closed ? step.lifted : []}
-                    heads={
-                        phone
-                            ? []
-                            : [
-                                  { x: last, text: say('prove.wall') },
-                                  { x: last + 98, text: say('prove.probe') },
-                                  { x: width - 110, text: say('prove.expected'), end: true },
-                                  { x: width - 44, text: say('prove.actual'), end: true },
-                              ]
-                    }
-                    words={(row, place) =>
-                        phone ? null : (
-                            <ProbeLines step={step} points={ofRow(row)} y={place.y} right={width} left={last + 128} />
-                        )
-                    }
-                    outdoorWords={(row, place) => (
-                        <ProbeLines
-                            step={step}
-                            points={[`${row.to}.${row.outdoor}`]}
-                            y={place.y}
-                            right={width}
-                            left={last + 128}
-                        />
-                    )}
-                    label={
-                        live
-                            ? say('prove.strand-board-live', { call: step.callLabel, method: step.methodLabel })
-                            : say('prove.strand-board-not-running', { call: step.callLabel, method: step.methodLabel })
-                    }
-                />
-            </div>
-            {phone ? (
-                <Measurements probes={step.probes} />
-            ) : (
-                elsewhere.length > 0 && <Measurements probes={elsewhere} />
-            )}
+            <ProveBoard step={step} width={width} />
             <Reasons step={step} />
             {asFound && <DeadAsFound />}
-            <Coverage jobId={job.id} marks={marks} closed={closed} onStep={choose} onCheck={onCheck} />
+            <Coverage jobId={job.id} marks={marksOf(page)} closed={closed} onStep={choose} onCheck={onCheck} />
             <Levels calls={calls} steps={steps} closed={closed} onStep={choose} />
-            {!closed && phone && way}
+            {phone && way}
             <Loads call={check} onCall={onCheck} />
             <Measured closed={closed} />
             {user?.works && <Practice />}
@@ -287,12 +114,27 @@ export function StepBody({
     );
 }
 
-/** While a delay runs: what it holds back waits, with the time. */
-export function waits(step: StepView, left: number): BoardState {
-    const loads = { ...step.waitingBoard.loads };
-    for (const [id, load] of Object.entries(step.board.loads)) {
-        if (load.state === 'in' && loads[id]?.state !== 'in')
-            loads[id] = { state: 'waiting', label: say('prove.waits', { countdown: countdown(left) }) };
-    }
-    return { ...step.waitingBoard, loads };
+/** The step with which a call is begun: its own, the one of the way that is gone, one that is still to be proved. */
+function stepOf(call: string, { steps, power }: ProveProps, way: string[]): StepView | undefined {
+    return (
+        steps.find((candidate) => candidate.key === call) ??
+        (call === 'idle' && power.state === 'live'
+            ? steps.find((candidate) => candidate.method === 'at-rest')
+            : undefined) ??
+        steps.find((one) => one.call === call && way.includes(one.key)) ??
+        steps.find((candidate) => candidate.call === call && candidate.state !== 'passed') ??
+        steps.find((candidate) => candidate.call === call)
+    );
+}
+
+/** Every record that can make the proofs worth more. */
+function marksOf({ steps, loads }: ProveProps): string {
+    return steps
+        .map(
+            (step) =>
+                step.probes.map((probe) => probe.reading?.id ?? '').join() +
+                step.signs.map((sign) => sign.at ?? '').join(),
+        )
+        .concat(loads.map((load) => load.read.amps?.id ?? ''))
+        .join();
 }

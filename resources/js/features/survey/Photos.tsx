@@ -2,7 +2,7 @@ import { clsx } from 'clsx';
 import { useRef, useState } from 'react';
 import { newId, said, upload } from '@/lib/write/api';
 import { useOnce } from '@/lib/write/once';
-import { again, keep, useOutbox } from '@/lib/write/outbox';
+import { again, keep, useOutbox, type Kept } from '@/lib/write/outbox';
 import { useDraft } from '@/lib/drafts';
 import { reduced } from '@/lib/picture';
 import { reload } from '@/lib/reload';
@@ -84,7 +84,6 @@ function PlaceOf({
 }) {
     const [bad, setBad] = useState('');
     const [working, setWorking] = useState(false);
-    // Taken, and not with the server yet: kept on this device until it is, whatever page is open.
     const waiting = useOutbox().filter(
         (row) => row.url === url('job.photos', { job: jobId }) && row.body.place === place,
     );
@@ -153,28 +152,7 @@ function PlaceOf({
                     </State>
                 )}
             </div>
-            <div className="mt-1.5 flex flex-wrap gap-2">
-                {taken.map((photo, index) => (
-                    <button
-                        key={photo.id}
-                        className="relative"
-                        aria-label={say('survey.picture-marks', { word, index: index + 1, marks: photo.marks.length })}
-                        onClick={() => onLook(photo.id)}
-                    >
-                        <img src={photo.url ?? ''} alt="" className="h-24 w-32 border border-rule object-cover" />
-                        {photo.marks.length > 0 && (
-                            <span
-                                className={clsx(
-                                    'absolute bottom-1 right-1 bg-ink px-1.5 font-lab text-note font-semibold',
-                                    'text-bone',
-                                )}
-                            >
-                                {say('survey.marked', { marks: photo.marks.length })}
-                            </span>
-                        )}
-                    </button>
-                ))}
-            </div>
+            <Taken word={word} photos={taken} onLook={onLook} />
             {!closed && (
                 <div className="mt-1.5 flex flex-wrap items-center gap-3">
                     <button
@@ -211,38 +189,85 @@ function PlaceOf({
                     )}
                 </div>
             )}
-            {why !== null && (
-                <form
-                    className="mt-1 flex gap-2"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        void without();
-                    }}
-                >
-                    <input
-                        autoFocus
-                        aria-label={say('survey.why-no-photograph-of-the', { word: word.toLowerCase() })}
-                        className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2"
-                        maxLength={160}
-                        placeholder={say('survey.too-dark-camera-broken')}
-                        value={why}
-                        onChange={(event) => setWhy(event.target.value)}
-                    />
-                    <button className="btn btn--small">{say('survey.keep')}</button>
-                </form>
-            )}
+            {why !== null && <WhyNone word={word} why={why} onWhy={setWhy} onKeep={() => void without()} />}
             <Bad>{bad}</Bad>
-            {waiting.map((row) => (
-                <p key={row.body.id} className="mt-1 flex flex-wrap items-center gap-x-3 text-small" role="status">
-                    <State glyph="wait" tone="caution">
-                        {say('survey.kept-on-device', { name: row.file?.name ?? '' })}
-                    </State>
-                    {row.refused ?? row.waits}
-                    <button type="button" className="link" onClick={() => void again(row.body.id)}>
-                        {say('shell.send-again')}
-                    </button>
-                </p>
+            <Waiting rows={waiting} />
+        </div>
+    );
+}
+
+function Taken({ word, photos, onLook }: { word: string; photos: PhotoView[]; onLook: (id: string) => void }) {
+    return (
+        <div className="mt-1.5 flex flex-wrap gap-2">
+            {photos.map((photo, index) => (
+                <button
+                    key={photo.id}
+                    className="relative"
+                    aria-label={say('survey.picture-marks', { word, index: index + 1, marks: photo.marks.length })}
+                    onClick={() => onLook(photo.id)}
+                >
+                    <img src={photo.url ?? ''} alt="" className="h-24 w-32 border border-rule object-cover" />
+                    {photo.marks.length > 0 && (
+                        <span
+                            className={clsx(
+                                'absolute bottom-1 right-1 bg-ink px-1.5 font-lab text-note font-semibold',
+                                'text-bone',
+                            )}
+                        >
+                            {say('survey.marked', { marks: photo.marks.length })}
+                        </span>
+                    )}
+                </button>
             ))}
         </div>
     );
+}
+
+/** Why there is no photograph of a place, in a person's own words. */
+function WhyNone({
+    word,
+    why,
+    onWhy,
+    onKeep,
+}: {
+    word: string;
+    why: string;
+    onWhy: (why: string) => void;
+    onKeep: () => void;
+}) {
+    return (
+        <form
+            className="mt-1 flex gap-2"
+            onSubmit={(event) => {
+                event.preventDefault();
+                onKeep();
+            }}
+        >
+            <input
+                autoFocus
+                aria-label={say('survey.why-no-photograph-of-the', { word: word.toLowerCase() })}
+                className="h-11 min-w-0 flex-1 border-b-2 border-rule bg-panel px-2"
+                maxLength={160}
+                placeholder={say('survey.too-dark-camera-broken')}
+                value={why}
+                onChange={(event) => onWhy(event.target.value)}
+            />
+            <button className="btn btn--small">{say('survey.keep')}</button>
+        </form>
+    );
+}
+
+/** Taken, and not with the server yet: kept on this device until it is, whatever page is open. */
+function Waiting({ rows }: { rows: Kept[] }) {
+    return rows.map((row) => (
+        <p key={row.body.id} className="mt-1 flex flex-wrap items-center gap-x-3 text-small" role="status">
+            <State glyph="wait" tone="caution">
+                {say('survey.kept-on-device', { name: row.file?.name ?? '' })}
+            </State>
+            {row.refused ?? row.waits}
+            <button type="button" className="link" onClick={() => void again(row.body.id)}>
+                {say('shell.send-again')}
+            </button>
+        </p>
+    ));
 }

@@ -6,7 +6,7 @@ import { url } from '@/lib/url';
 import type { FaultsByPlace, Tells as Answer } from '@/types';
 import { Unit } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
-import type { Asked } from './useExpectation';
+import type { Asked } from '../state/useExpectation';
 import { say } from '@/words';
 
 const perPlace = 2;

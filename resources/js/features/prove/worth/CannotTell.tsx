@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { get } from '@/lib/write/api';
-import { Places } from '@/features/meter-dock/Tells';
+import { Places } from '@/features/meter-dock/parts/Tells';
 import { url } from '@/lib/url';
 import type { CannotTell as Group } from '@/types';
 import { Glyph } from '@/ui/Glyph';

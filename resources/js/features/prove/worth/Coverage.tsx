@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useCoverage } from '@/features/prove/useCoverage';
+import { useCoverage } from '@/features/prove/worth/useCoverage';
 import type { CoverageGap, CoverageView } from '@/types';
 import { Glyph } from '@/ui/Glyph';
 import { Bad } from '@/ui/State';
