@@ -41,25 +41,56 @@ final class BalancePoint implements Figure
 
     public function inputs(?Plan $plan): array
     {
-        $answers = $plan?->installation->answers;
-        $tons = $answers?->number('outdoorTons') ?? 3.0;
+        $tons = $plan?->installation->answers->number('outdoorTons') ?? 3.0;
         $dual = $plan?->installation->archetype->system() === 'dual-fuel';
-        $given = static fn (string $key): ?float => $answers?->number($key);
-        $from = static fn (string $key, Message $default): Message => $given($key) === null
-            ? $default
-            : Message::of('figures.balance-point.entered-for-house');
-        $input = static fn (
-            string $key,
-            Message $label,
-            Unit $unit,
-            float $default,
-            Message $source,
-            float $min,
-            float $max,
-        ): Input => new Input($key, $label, $unit, $given($key) ?? $default, $from($key, $source), $min, $max);
 
         return [
-            $input(
+            ...self::ofHouse($plan, $tons),
+            ...self::ofHeatPump($plan, $tons),
+            self::input(
+                $plan,
+                'priceElectric',
+                Message::of('figures.balance-point.electricity'),
+                Unit::DollarsPerKilowattHour,
+                0.16,
+                Message::of('figures.balance-point.bill'),
+                0.01,
+                2,
+            ),
+            ...$dual || $plan === null ? self::ofFurnace($plan) : [],
+        ];
+    }
+
+    /** As answered of this house, else the default with where that comes from. */
+    private static function input(
+        ?Plan $plan,
+        string $key,
+        Message $label,
+        Unit $unit,
+        float $default,
+        Message $source,
+        float $min,
+        float $max,
+    ): Input {
+        $given = $plan?->installation->answers->number($key);
+
+        return new Input(
+            $key,
+            $label,
+            $unit,
+            $given ?? $default,
+            $given === null ? $source : Message::of('figures.balance-point.entered-for-house'),
+            $min,
+            $max,
+        );
+    }
+
+    /** @return list<Input> what the house loses */
+    private static function ofHouse(?Plan $plan, float $tons): array
+    {
+        return [
+            self::input(
+                $plan,
                 'heatLoss',
                 Message::of('figures.balance-point.heat-loss-at-design'),
                 Unit::BtuPerHour,
@@ -68,7 +99,8 @@ final class BalancePoint implements Figure
                 2000,
                 300_000,
             ),
-            $input(
+            self::input(
+                $plan,
                 'designTemp',
                 Message::of('figures.balance-point.outdoor-design-temperature'),
                 Unit::Fahrenheit,
@@ -77,7 +109,8 @@ final class BalancePoint implements Figure
                 -40,
                 50,
             ),
-            $input(
+            self::input(
+                $plan,
                 'noHeat',
                 Message::of('figures.balance-point.no-heat-above'),
                 Unit::Fahrenheit,
@@ -86,7 +119,15 @@ final class BalancePoint implements Figure
                 51,
                 75,
             ),
-            $input(
+        ];
+    }
+
+    /** @return list<Input> what the heat pump gives, and takes for it, at two temperatures */
+    private static function ofHeatPump(?Plan $plan, float $tons): array
+    {
+        return [
+            self::input(
+                $plan,
                 'capacity47',
                 Message::of(
                     'figures.balance-point.heat-pump-capacity-at-47',
@@ -98,7 +139,8 @@ final class BalancePoint implements Figure
                 2000,
                 200_000,
             ),
-            $input(
+            self::input(
+                $plan,
                 'capacity17',
                 Message::of(
                     'figures.balance-point.heat-pump-capacity-at-17',
@@ -113,7 +155,8 @@ final class BalancePoint implements Figure
                 1000,
                 200_000,
             ),
-            $input(
+            self::input(
+                $plan,
                 'cop47',
                 Message::of('figures.balance-point.cop-at-47-f', at: Quantity::of(47.0, Unit::Fahrenheit, 0)),
                 Unit::Number,
@@ -122,7 +165,8 @@ final class BalancePoint implements Figure
                 1,
                 7,
             ),
-            $input(
+            self::input(
+                $plan,
                 'cop17',
                 Message::of('figures.balance-point.cop-at-17-f', at: Quantity::of(17.0, Unit::Fahrenheit, 0)),
                 Unit::Number,
@@ -131,52 +175,61 @@ final class BalancePoint implements Figure
                 0.8,
                 6,
             ),
-            $input(
-                'priceElectric',
-                Message::of('figures.balance-point.electricity'),
-                Unit::DollarsPerKilowattHour,
-                0.16,
-                Message::of('figures.balance-point.bill'),
-                0.01,
-                2,
+        ];
+    }
+
+    /** @return list<Input> */
+    private static function ofFurnace(?Plan $plan): array
+    {
+        return [
+            self::input(
+                $plan,
+                'priceGas',
+                Message::of('figures.balance-point.gas'),
+                Unit::DollarsPerTherm,
+                1.4,
+                Message::of('figures.balance-point.bill-therm-100-000-btu'),
+                0.05,
+                20,
             ),
-            ...$dual || $plan === null
-                ? [
-                    $input(
-                        'priceGas',
-                        Message::of('figures.balance-point.gas'),
-                        Unit::DollarsPerTherm,
-                        1.4,
-                        Message::of('figures.balance-point.bill-therm-100-000-btu'),
-                        0.05,
-                        20,
-                    ),
-                    $input(
-                        'efficiency',
-                        Message::of('figures.balance-point.furnace-efficiency'),
-                        Unit::Percent,
-                        92.0,
-                        Message::of('figures.balance-point.plate'),
-                        50,
-                        99,
-                    ),
-                ]
-                : [],
+            self::input(
+                $plan,
+                'efficiency',
+                Message::of('figures.balance-point.furnace-efficiency'),
+                Unit::Percent,
+                92.0,
+                Message::of('figures.balance-point.plate'),
+                50,
+                99,
+            ),
         ];
     }
 
     public function compute(array $v, ?Plan $plan): Result
     {
-        $load = static fn (float $t): float => self::load($v, $t);
-        $capacity = static fn (float $t): float => self::capacity($v, $t);
-        $thermal = self::thermal($v);
-        $economic = self::economic($v);
         $dual = isset($v['priceGas']);
-        $gap = max(0.0, $load($v['designTemp']) - $capacity($v['designTemp']));
-        $lines = [
+        $gap = max(0.0, self::load($v, $v['designTemp']) - self::capacity($v, $v['designTemp']));
+        $lines = [...self::heat($v, $gap), ...$dual ? self::changeoverLines($v) : self::lockoutLines($v)];
+
+        return new Result(
+            lines: $lines,
+            tone: $dual || $gap > 0.0 ? 'verd' : 'muted',
+            verdict: $dual ? self::governs($v) : self::auxiliaryOff($v),
+            answers: array_slice($lines, 0, 2),
+            plot: self::plot($v, $dual),
+        );
+    }
+
+    /**
+     * @param  array<string, float>  $v
+     * @return list<array{label: Message, value: ?float, unit: string, formula: Message}>
+     */
+    private static function heat(array $v, float $gap): array
+    {
+        return [
             Result::line(
                 Message::of('figures.balance-point.thermal-balance-point'),
-                $thermal,
+                self::thermal($v),
                 Unit::Fahrenheit,
                 Message::of(
                     'figures.balance-point.where-capacity-meets-load-load',
@@ -196,84 +249,119 @@ final class BalancePoint implements Figure
                 Message::of('figures.balance-point.3412'),
             ),
         ];
-        if ($dual) {
-            $lines[] = Result::line(
+    }
+
+    /**
+     * @param  array<string, float>  $v
+     * @return list<array{label: Message, value: ?float, unit: string, formula: Message}>
+     */
+    private static function changeoverLines(array $v): array
+    {
+        return [
+            Result::line(
                 Message::of('figures.balance-point.economic-changeover'),
-                $economic,
+                self::economic($v),
                 Unit::Fahrenheit,
                 Message::of('figures.balance-point.cop-at-which-heat-pumps'),
-            );
-            $changeover = self::changeover($v);
-            $lines[] = Result::line(
+            ),
+            Result::line(
                 Message::of('figures.balance-point.suggested-changeover-compressor-lockout'),
-                $changeover,
+                self::changeover($v),
                 Unit::Fahrenheit,
                 Message::of(
                     'figures.balance-point.higher-both-next-step',
                     step: Quantity::of(self::STEP, Unit::FahrenheitSteps),
                 ),
-            );
-            $tone = 'verd';
-            $verdict = Message::of(
-                'figures.balance-point.changeover-at-set-higher-costs',
-                changeover: Quantity::of($changeover, Unit::Fahrenheit, 0),
-                clause: $economic !== null && $economic > $thermal
-                    ? Message::of('figures.balance-point.price-governs-below-gas-cheaper')
-                    : Message::of('figures.balance-point.capacity-governs-below-heat-pump'),
-            );
-        } else {
-            $lock = self::auxiliaryLockout($v);
-            $lines[] = Result::line(
+            ),
+        ];
+    }
+
+    /** @param  array<string, float>  $v */
+    private static function governs(array $v): Message
+    {
+        $economic = self::economic($v);
+
+        return Message::of(
+            'figures.balance-point.changeover-at-set-higher-costs',
+            changeover: Quantity::of(self::changeover($v), Unit::Fahrenheit, 0),
+            clause: $economic !== null && $economic > self::thermal($v)
+                ? Message::of('figures.balance-point.price-governs-below-gas-cheaper')
+                : Message::of('figures.balance-point.capacity-governs-below-heat-pump'),
+        );
+    }
+
+    /**
+     * @param  array<string, float>  $v
+     * @return list<array{label: Message, value: ?float, unit: string, formula: Message}>
+     */
+    private static function lockoutLines(array $v): array
+    {
+        return [
+            Result::line(
                 Message::of('figures.balance-point.suggested-auxiliary-lockout'),
-                $lock,
+                self::auxiliaryLockout($v),
                 Unit::Fahrenheit,
                 Message::of(
                     'figures.balance-point.thermal-balance-point-next-step',
                     margin: Quantity::of(self::STEP, Unit::FahrenheitSteps),
                     step: Quantity::of(self::STEP, Unit::FahrenheitSteps),
                 ),
-            );
-            $lines[] = Result::line(
+            ),
+            Result::line(
                 Message::of('figures.balance-point.btu-from-strips-costs'),
-                self::cop($v, $thermal),
+                self::cop($v, self::thermal($v)),
                 Unit::Times,
                 Message::of('figures.balance-point.heat-pump-at-balance-point'),
-            );
-            $tone = $gap > 0.0 ? 'verd' : 'muted';
-            $verdict = Message::of(
-                'figures.balance-point.auxiliary-off-above-heat-pump',
-                lock: Quantity::of($lock, Unit::Fahrenheit, 0),
-            );
-        }
+            ),
+        ];
+    }
 
-        return new Result(
-            lines: $lines,
-            tone: $tone,
-            verdict: $verdict,
-            answers: array_slice($lines, 0, 2),
-            plot: [
-                'x' => Message::of('figures.balance-point.outdoor'),
-                'xUnit' => Unit::Fahrenheit->value,
-                'y' => Unit::BtuPerHour->value,
-                'series' => [
-                    ['name' => Message::of('figures.balance-point.house-needs'), 'points' => self::points($load)],
-                    [
-                        'name' => Message::of('figures.balance-point.heat-pump-gives'),
-                        'points' => self::points($capacity),
-                    ],
-                ],
-                'marks' => array_values(
-                    array_filter([
-                        $thermal === null
-                            ? null
-                            : ['x' => $thermal, 'name' => Message::of('figures.balance-point.thermal')],
-                        $dual && $economic !== null
-                            ? ['x' => $economic, 'name' => Message::of('figures.balance-point.economic')]
-                            : null,
-                    ]),
-                ),
-            ],
+    /** @param  array<string, float>  $v */
+    private static function auxiliaryOff(array $v): Message
+    {
+        return Message::of(
+            'figures.balance-point.auxiliary-off-above-heat-pump',
+            lock: Quantity::of(self::auxiliaryLockout($v), Unit::Fahrenheit, 0),
         );
+    }
+
+    /**
+     * Load and capacity against the outdoor temperature, and where they meet.
+     *
+     * @param  array<string, float>  $v
+     * @return array{x: Message, xUnit: string, y: string,
+     *     series: list<array{name: Message, points: list<array{float, float}>}>,
+     *     marks: list<array{x: float, name: Message}>}
+     */
+    private static function plot(array $v, bool $dual): array
+    {
+        $load = static fn (float $t): float => self::load($v, $t);
+        $capacity = static fn (float $t): float => self::capacity($v, $t);
+        $thermal = self::thermal($v);
+        $economic = self::economic($v);
+
+        return [
+            'x' => Message::of('figures.balance-point.outdoor'),
+            'xUnit' => Unit::Fahrenheit->value,
+            'y' => Unit::BtuPerHour->value,
+            'series' => [
+                ['name' => Message::of('figures.balance-point.house-needs'), 'points' => self::points($load)],
+                [
+                    'name' => Message::of('figures.balance-point.heat-pump-gives'),
+                    'points' => self::points($capacity),
+                ],
+            ],
+            'marks' => array_values(
+                array_filter([
+                    $thermal === null
+                        ? null
+                        : ['x' => $thermal, 'name' => Message::of('figures.balance-point.thermal')],
+                    $dual && $economic !== null
+                        ? ['x' => $economic, 'name' => Message::of('figures.balance-point.economic')]
+                        : null,
+                ]),
+            ),
+        ];
     }
 
     /**

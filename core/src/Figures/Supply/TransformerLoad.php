@@ -4,16 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Figures\Supply;
 
-use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Figures\Figure\Figure;
 use Unionbit\Core\Figures\Figure\Input;
 use Unionbit\Core\Figures\Figure\Result;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -120,98 +116,22 @@ final class TransformerLoad implements Figure
      */
     private static function supply(Plan $plan, Transformer $supply, float $rating): array
     {
-        $circuit = $plan->circuit();
         $several = count($plan->installation->transformers()) > 1;
-        $own = array_filter(
-            $plan->installation->loads(),
-            static fn (Load $load): bool => ($circuit->supplyBehind($load->to)->id ?? $supply->id) === $supply->id,
-        );
-        $thermostat = self::thermostat($circuit, $supply);
-        $worst = $most = 0.0;
-        $worstCall = Message::none();
-        $tips = null;
         $lines = [];
-        foreach (Simulation::setups($plan) as $call => $setup) {
-            $point = $circuit->operate($setup);
-            $amps = $point->sourceAmps($supply->id);
-            $winding = $point->netlist->element($supply->id);
-            $real = $amps * $point->phasors->magnitude($winding->a, $winding->b);
-            $most = max($most, $amps);
-            $sum = $thermostat;
-            $low = null;
-            foreach ($own as $load) {
-                if ($load->kind->hasState() && ! in_array($load->id, $point->pulledIn(), true)) {
-                    continue;
-                }
-                $sum += self::plate($plan, $load->id);
-                $volts = $point->loadVolts[$load->id];
-                $low = $volts > 1.0 && ($low === null || $volts < $low) ? $volts : $low;
-                $tips = $sum > $rating && $tips === null ? $load->label : $tips;
-            }
-            $named = CallName::from($call)->label();
-            array_push(
-                $lines,
-                Result::line(
-                    $several
-                        ? Message::of('figures.transformer-load.by-circuit-of', call: $named, supply: $supply->id)
-                        : Message::of('figures.transformer-load.by-circuit', call: $named),
-                    $real,
-                    Unit::VoltAmps,
-                    Message::of(
-                        'figures.transformer-load.amps-times-volts',
-                        amps: Quantity::of($amps, Unit::Amps, 2),
-                        volts: Quantity::of($amps > 0.0 ? $real / $amps : 0.0, Unit::Volts, 1),
-                    ),
-                ),
-                Result::line(
-                    Message::of('figures.transformer-load.as-plates-at-24-v'),
-                    $sum,
-                    Unit::VoltAmps,
-                    $thermostat > 0.0
-                        ? Message::of(
-                            'figures.transformer-load.sum-loads-and-thermostat',
-                            va: Quantity::of($thermostat, Unit::VoltAmps, 0),
-                        )
-                        : Message::of('figures.transformer-load.sum-loads-in'),
-                ),
-                Result::line(
-                    Message::of('figures.transformer-load.volts-at-weakest-load'),
-                    $low,
-                    Unit::Volts,
-                    Message::of(
-                        'figures.transformer-load.solved-must-stay-over-pull',
-                        pull_in_volts: Quantity::of(Circuit::PULL_IN_VOLTS, Unit::Volts),
-                    ),
-                ),
-            );
-            if (max($real, $sum) > $worst) {
-                [$worst, $worstCall] = [max($real, $sum), $named];
-            }
+        $worst = $tips = null;
+        $most = 0.0;
+        foreach (SupplyInCall::each($plan, $supply, $rating) as $call) {
+            array_push($lines, ...self::ofCall($call, $several ? $supply->id : null));
+            $most = max($most, $call->amps);
+            $worst = $worst === null || $call->va() > $worst->va() ? $call : $worst;
+            $tips ??= $call->tips;
         }
-        $share = $worst / $rating;
+        $share = ($worst?->va() ?? 0.0) / $rating;
+        $worstCall = $share > 0.0 && $worst !== null ? $worst->call->label() : Message::none();
 
         return [
             'lines' => $lines,
-            'answers' => [
-                Result::line(
-                    Message::of('figures.transformer-load.share-of', supply: $supply->id),
-                    100.0 * $share,
-                    Unit::Percent,
-                    Message::of('figures.transformer-load.largest-call', call: $worstCall),
-                ),
-                Result::line(
-                    Message::of('figures.transformer-load.room-left'),
-                    $rating - $worst,
-                    Unit::VoltAmps,
-                    Message::of('figures.transformer-load.rating-less-largest'),
-                ),
-                Result::line(
-                    Message::of('figures.transformer-load.most-amps'),
-                    $most,
-                    Unit::Amps,
-                    Message::of('figures.transformer-load.by-the-circuit'),
-                ),
-            ],
+            'answers' => self::answers($supply, $rating, $share, $worstCall, $most),
             'share' => $share,
             'says' => [
                 ...$several
@@ -229,28 +149,73 @@ final class TransformerLoad implements Figure
         ];
     }
 
-    /** VA of the thermostat's own electronics at 24 V, where they hang on this supply. */
-    private static function thermostat(Circuit $circuit, Transformer $supply): float
+    /** @return list<array{label: Message, value: ?float, unit: string, formula: Message}> */
+    private static function ofCall(SupplyInCall $it, ?string $supply): array
     {
-        $elements = $circuit->netlist(Setup::calling())->elements;
-        $va = 0.0;
-        foreach (['thermostat.electronics', 'thermostat.wall-unit'] as $id) {
-            $own = $elements[$id] ?? null;
-            if ($own !== null && $circuit->supplyBehind($own->b)?->id === $supply->id) {
-                $va += (24.0 * 24.0) / $own->ohms;
-            }
-        }
-
-        return $va;
+        return [
+            Result::line(
+                $supply === null
+                    ? Message::of('figures.transformer-load.by-circuit', call: $it->call->label())
+                    : Message::of('figures.transformer-load.by-circuit-of', call: $it->call->label(), supply: $supply),
+                $it->real,
+                Unit::VoltAmps,
+                Message::of(
+                    'figures.transformer-load.amps-times-volts',
+                    amps: Quantity::of($it->amps, Unit::Amps, 2),
+                    volts: Quantity::of($it->amps > 0.0 ? $it->real / $it->amps : 0.0, Unit::Volts, 1),
+                ),
+            ),
+            Result::line(
+                Message::of('figures.transformer-load.as-plates-at-24-v'),
+                $it->plates,
+                Unit::VoltAmps,
+                $it->thermostat > 0.0
+                    ? Message::of(
+                        'figures.transformer-load.sum-loads-and-thermostat',
+                        va: Quantity::of($it->thermostat, Unit::VoltAmps, 0),
+                    )
+                    : Message::of('figures.transformer-load.sum-loads-in'),
+            ),
+            Result::line(
+                Message::of('figures.transformer-load.volts-at-weakest-load'),
+                $it->weakest,
+                Unit::Volts,
+                Message::of(
+                    'figures.transformer-load.solved-must-stay-over-pull',
+                    pull_in_volts: Quantity::of(Circuit::PULL_IN_VOLTS, Unit::Volts),
+                ),
+            ),
+        ];
     }
 
-    private static function plate(Plan $plan, string $id): float
-    {
-        [$ohms, $reactance] = (
-            $plan->installation->load($id) ?? throw new \LogicException("no load {$id}")
-        )->kind->impedance(true);
-
-        return (24.0 * 24.0) / hypot($ohms, $reactance);
+    /** @return list<array{label: Message, value: ?float, unit: string, formula: Message}> */
+    private static function answers(
+        Transformer $supply,
+        float $rating,
+        float $share,
+        Message $worstCall,
+        float $most,
+    ): array {
+        return [
+            Result::line(
+                Message::of('figures.transformer-load.share-of', supply: $supply->id),
+                100.0 * $share,
+                Unit::Percent,
+                Message::of('figures.transformer-load.largest-call', call: $worstCall),
+            ),
+            Result::line(
+                Message::of('figures.transformer-load.room-left'),
+                $rating - $share * $rating,
+                Unit::VoltAmps,
+                Message::of('figures.transformer-load.rating-less-largest'),
+            ),
+            Result::line(
+                Message::of('figures.transformer-load.most-amps'),
+                $most,
+                Unit::Amps,
+                Message::of('figures.transformer-load.by-the-circuit'),
+            ),
+        ];
     }
 
     private static function says(float $share, Message $call): Message

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Planning\Work;
 
+use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\FoundTie;
 use Unionbit\Core\Planning\Plan\FoundTies;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
+use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Jumper;
 use Unionbit\Core\Words\Message;
 
@@ -60,23 +62,21 @@ final class MoveList
     /** @return list<Move> what comes before any conductor: a new cable, a float switch moved, ties, a plug-in supply */
     private static function before(Plan $plan): array
     {
-        $moves = [];
-        if ($plan->changes->pulled !== null) {
-            $label = $plan->changes->pulled->label();
-            $moves[] = $plan->changes->elsewhere
-                ? new Move(
-                    'cable',
-                    Message::of('planning.move-list.run-new-cable-other-wall', label: $label),
-                    Message::of('planning.move-list.inner-wall-away-from-draught'),
-                    null,
-                )
-                : new Move(
-                    'cable',
-                    Message::of('planning.move-list.pull-new-cable-slack-at', label: $label),
-                    Message::of('planning.move-list.old-one-pull-line-keep'),
-                    null,
-                );
-        }
+        $out = array_filter(FoundTies::of($plan), static fn (FoundTie $tie): bool => $tie->stands === null);
+
+        return [
+            ...self::ofCables($plan),
+            ...array_map(self::safetyMoved(...), $plan->changes->safety ?? []),
+            ...array_map(static fn (FoundTie $tie): Move => self::tieOut($tie, $plan), array_values($out)),
+            ...array_map(self::tieIn(...), self::tiesToMake($plan)),
+            ...self::ofDevices($plan),
+        ];
+    }
+
+    /** @return list<Move> a cable that is pulled, splices, and the end of the old one where the wall is another */
+    private static function ofCables(Plan $plan): array
+    {
+        $moves = $plan->changes->pulled === null ? [] : [self::pulled($plan, $plan->changes->pulled)];
         foreach ($plan->changes->mended as $id) {
             $moves[] = new Move(
                 "splice:{$id}",
@@ -96,37 +96,63 @@ final class MoveList
                 null,
             );
         }
-        foreach ($plan->changes->safety ?? [] as $device) {
-            $moves[] = new Move(
-                'safety:'.implode('+', $device->breaks),
-                Message::of(
-                    $device->relay ? 'planning.move-list.into-by-relay' : 'planning.move-list.into',
-                    device: $device->name(),
-                    breaks: $device->breaks,
-                ),
-                Message::of('planning.move-list.water-in-pan-stops-cooling'),
+
+        return $moves;
+    }
+
+    private static function pulled(Plan $plan, Cable $cable): Move
+    {
+        $label = $cable->label();
+
+        return $plan->changes->elsewhere
+            ? new Move(
+                'cable',
+                Message::of('planning.move-list.run-new-cable-other-wall', label: $label),
+                Message::of('planning.move-list.inner-wall-away-from-draught'),
+                null,
+            )
+            : new Move(
+                'cable',
+                Message::of('planning.move-list.pull-new-cable-slack-at', label: $label),
+                Message::of('planning.move-list.old-one-pull-line-keep'),
                 null,
             );
-        }
-        foreach (FoundTies::of($plan) as $tie) {
-            if ($tie->stands === null) {
-                $moves[] = self::tieOut($tie, $plan);
-            }
-        }
-        foreach (self::tiesToMake($plan) as $jumper) {
-            $moves[] = new Move(
-                "tie:{$jumper->place->value}:{$jumper->a}:{$jumper->b}",
-                Message::of(
-                    $jumper->place === Place::Wall
-                        ? 'planning.move-list.tie-at-plate'
-                        : 'planning.move-list.tie-at-board',
-                    a: $jumper->a,
-                    b: $jumper->b,
-                ),
-                Message::of('planning.move-list.with-short-pigtail-where-screw'),
-                null,
-            );
-        }
+    }
+
+    private static function safetyMoved(SafetyDevice $device): Move
+    {
+        return new Move(
+            'safety:'.implode('+', $device->breaks),
+            Message::of(
+                $device->relay ? 'planning.move-list.into-by-relay' : 'planning.move-list.into',
+                device: $device->name(),
+                breaks: $device->breaks,
+            ),
+            Message::of('planning.move-list.water-in-pan-stops-cooling'),
+            null,
+        );
+    }
+
+    private static function tieIn(Jumper $jumper): Move
+    {
+        return new Move(
+            "tie:{$jumper->place->value}:{$jumper->a}:{$jumper->b}",
+            Message::of(
+                $jumper->place === Place::Wall
+                    ? 'planning.move-list.tie-at-plate'
+                    : 'planning.move-list.tie-at-board',
+                a: $jumper->a,
+                b: $jumper->b,
+            ),
+            Message::of('planning.move-list.with-short-pigtail-where-screw'),
+            null,
+        );
+    }
+
+    /** @return list<Move> what is brought along and mounted */
+    private static function ofDevices(Plan $plan): array
+    {
+        $moves = [];
         if ($plan->profile->outputs === Place::Module) {
             $moves[] = new Move(
                 'module',
