@@ -64,9 +64,12 @@ export async function raise(page: Page, to: 'live' | 'isolated', volts: string):
         .getByRole('button', { name: to === 'live' ? 'Make live' : 'Isolate' })
         .click();
     const dialog = page.getByRole('dialog');
+    await expect(dialog).toBeVisible();
     for (const field of await dialog.getByLabel(/volts$/).all()) await field.fill(volts);
     // Isolated: the meter is proved. Live: what is still open is meant, also where the page learns of it only now.
     await expect(async () => {
+        // On a slow machine it may have closed after the last look.
+        if (await dialog.isHidden()) return;
         for (const tick of await dialog.getByRole('checkbox', { checked: false }).all()) await tick.click();
         await dialog
             .getByRole('button', { name: to === 'live' ? 'It is live' : 'It is dead' })

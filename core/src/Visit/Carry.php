@@ -61,7 +61,10 @@ final class Carry
         return $items;
     }
 
-    /** @return list<array{count: int, item: Message, why: Message, shared: bool}> of the size that the board asks for */
+    /**
+     * @return list<array{count: int, item: Message, why: Message, shared: bool}>
+     *     of the size that the board asks for
+     */
     private static function fuses(Installation $house): array
     {
         $fuse = $house->transformers()[0]->fuseAmps ?? null;
@@ -84,7 +87,10 @@ final class Carry
         ];
     }
 
-    /** @return list<array{count: int, item: Message, why: Message, shared: bool}> one for each conductor that ends free */
+    /**
+     * @return list<array{count: int, item: Message, why: Message, shared: bool}>
+     *     one for each conductor that ends free
+     */
     private static function caps(Installation $house, ?Plan $plan): array
     {
         $caps = count(
@@ -109,7 +115,10 @@ final class Carry
         ];
     }
 
-    /** @return list<array{count: int, item: Message, why: Message, shared: bool}> the thermostat and what feeds it */
+    /**
+     * @return list<array{count: int, item: Message, why: Message, shared: bool}>
+     *     the thermostat and what feeds it
+     */
     private static function thermostat(Plan $plan): array
     {
         $items = [];
@@ -130,7 +139,10 @@ final class Carry
         return $items;
     }
 
-    /** @return list<array{count: int, item: Message, why: Message, shared: bool}> what is mounted at the equipment */
+    /**
+     * @return list<array{count: int, item: Message, why: Message, shared: bool}>
+     *     what is mounted at the equipment
+     */
     private static function parts(Plan $plan): array
     {
         $items = [];

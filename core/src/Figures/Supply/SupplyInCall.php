@@ -54,7 +54,14 @@ final readonly class SupplyInCall
         $thermostat = self::thermostat($circuit, $supply);
         $calls = [];
         foreach (Simulation::setups($plan) as $call => $setup) {
-            $calls[] = self::of(CallName::from($call), $circuit->operate($setup), $supply, $own, $thermostat, $rating);
+            $calls[] = self::of(
+                CallName::from($call),
+                $circuit->operate($setup),
+                $supply,
+                $own,
+                $thermostat,
+                $rating,
+            );
         }
 
         return $calls;

@@ -156,7 +156,11 @@ final class TransformerLoad implements Figure
             Result::line(
                 $supply === null
                     ? Message::of('figures.transformer-load.by-circuit', call: $it->call->label())
-                    : Message::of('figures.transformer-load.by-circuit-of', call: $it->call->label(), supply: $supply),
+                    : Message::of(
+                        'figures.transformer-load.by-circuit-of',
+                        call: $it->call->label(),
+                        supply: $supply,
+                    ),
                 $it->real,
                 Unit::VoltAmps,
                 Message::of(
