@@ -61,7 +61,7 @@ final class SurveyPage
             'match' => [
                 'id' => $match->id,
                 'title' => $match->id === null ? null : app(Catalog::class)->archetype($match->id)->title,
-                'why' => $match->why,
+                'why' => $match->why(),
                 'open' => $match->open,
                 'current' => $house->archetype->id,
             ],

@@ -82,7 +82,7 @@ it('asks what follows from the answers, and nothing else', function (
 it('knows every archetype of the catalogue again by its answers, and says from what', function (string $id): void {
     $match = EquipmentMatch::of(EquipmentMatch::answersOf(House::shelf(), $id), House::shelf(), $id);
 
-    expect($match->id)->toBe($id)->and($match->why)->not->toBe([])->and($match->open)->toBe([]);
+    expect($match->id)->toBe($id)->and($match->why())->not->toBe([])->and($match->open)->toBe([]);
 })->with(House::ids('equipment'));
 
 it('says what still decides the equipment, and admits what the catalogue lacks', function (
@@ -96,7 +96,7 @@ it('says what still decides the equipment, and admits what the catalogue lacks',
         ->toBeNull()
         ->and($match->open)
         ->toBe($open)
-        ->and(joined('; ', $match->why))
+        ->and(joined('; ', $match->why()))
         ->toContain($says ?? '');
 })->with([
     [[], ['outdoor', 'heatSource'], null],

@@ -15,11 +15,16 @@ final readonly class EquipmentMatch
 {
     /**
      * @param  ?string  $id  of the catalogue; null while something is still to be answered, or nothing fits
-     * @param  list<Message>  $why  what it follows from, in words
      * @param  list<string>  $open  keys of questions that would decide it
+     * @param  list<Message>  $unheld  why nothing fits
      */
-    private function __construct(public ?string $id, public array $why, public array $open)
-    {
+    private function __construct(
+        public ?string $id,
+        public array $open,
+        private Answers $answers,
+        private Shelf $shelf,
+        private array $unheld = [],
+    ) {
     }
 
     /** @param  ?string  $current  equipment of the house as it stands, which is kept where the answers allow it */
@@ -27,9 +32,8 @@ final readonly class EquipmentMatch
     {
         $open = self::open($answers);
         if ($open !== []) {
-            return new self(null, [], $open);
+            return new self(null, $open, $answers, $shelf);
         }
-        $why = self::why($answers, $shelf);
         try {
             $meant = $shelf->meant($answers->choices());
             $id =
@@ -38,22 +42,26 @@ final readonly class EquipmentMatch
                     : $shelf->name($shelf->carrying($meant, $current));
             $shelf->archetype($id);
         } catch (Unheld $unheld) {
-            return new self(
-                null,
-                [...$why, $unheld->why, Message::of('job.equipment-match.catalogue-has-no-such-equipment')],
-                [],
-            );
+            $why = [$unheld->why, Message::of('job.equipment-match.catalogue-has-no-such-equipment')];
+
+            return new self(null, [], $answers, $shelf, $why);
         }
 
-        return new self($id, $why, []);
+        return new self($id, [], $answers, $shelf);
     }
 
-    /** @return list<Message> what it follows from, in the order in which it is asked */
-    private static function why(Answers $answers, Shelf $shelf): array
+    /**
+     * @return list<Message> what it follows from, in the order in which it is asked, and why nothing fits; worked out
+     *     when it is asked for: every answer is left out once
+     */
+    public function why(): array
     {
+        if ($this->open !== []) {
+            return [];
+        }
         $why = [];
-        foreach (self::deciding($answers, $shelf) as $key) {
-            $said = Questions::named($key)?->said($answers->given[$key]);
+        foreach (self::deciding($this->answers, $this->shelf) as $key) {
+            $said = Questions::named($key)?->said($this->answers->given[$key]);
             if ($said !== null) {
                 $why[] = match ($key) {
                     'coolStages' => Message::of('job.equipment-match.compressor-stages', said: $said->within()),
@@ -63,7 +71,7 @@ final readonly class EquipmentMatch
             }
         }
 
-        return $why;
+        return [...$why, ...$this->unheld];
     }
 
     /** @return list<string> keys of the answers that are needed, and of those without which it would be another */

@@ -28,7 +28,7 @@ final class Sc20OtherEquipment
                 'SC20',
                 Severity::Stop,
                 Message::of('screening.sc20.not-held'),
-                Message::series($match->why)->opening(),
+                Message::series($match->why())->opening(),
                 Message::of('screening.sc20.correct-an-answer'),
             );
         }
