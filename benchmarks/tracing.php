@@ -8,6 +8,7 @@ declare(strict_types=1);
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
+use Unionbit\Core\Fault\FaultId;
 use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -155,7 +156,7 @@ function is_right(array $ids, Fault $fault): bool
 {
     foreach ($ids as $id) {
         foreach (explode('+', $id) as $one) {
-            if (explode('@', $one)[0] === $fault->base()) {
+            if (FaultId::read($one)->base() === $fault->base) {
                 return true;
             }
         }

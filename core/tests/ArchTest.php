@@ -9,6 +9,7 @@ const ROOMS = [
     'Data',
     'Rule',
     'Terminal',
+    'Point',
     'Wiring',
     'Equipment',
     'Thermostat',

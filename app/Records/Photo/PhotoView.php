@@ -57,8 +57,8 @@ final class PhotoView
         $ends = [];
         foreach (House::of($job)->installation->cables as $cable) {
             $end = $cable->endAt(Place::from($place));
-            foreach ($end === null ? [] : $cable->conductors as $conductor) {
-                $ends[] = "{$cable->id}{$conductor->number}.{$end}";
+            foreach ($end === null ? [] : $cable->tips($end) as $tip) {
+                $ends[] = $tip->at()->id;
             }
         }
 

@@ -18,6 +18,7 @@ use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
@@ -148,20 +149,22 @@ final class TimeMachine
                 $in = isset($this->since[$load->id]) && $t - $this->since[$load->id] >= $contact->delaySeconds;
                 if (! $in && ! $this->isFaulted($contact->id)) {
                     $timed = $timed->with(
-                        $contact->normallyClosed ? new Closed($contact->id) : new Opened($contact->id),
+                        $contact->normallyClosed
+                            ? new Closed(Part::named($contact->id))
+                            : new Opened(Part::named($contact->id)),
                     );
                 }
             }
         }
         foreach ($this->open as $transformer => $_) {
-            $timed = $timed->with(new Opened("{$transformer}.fuse"));
+            $timed = $timed->with(new Opened(Part::fuse($transformer)));
         }
         if ($this->floatAt !== null && $t >= $this->floatAt) {
             $floats = array_column($this->circuit->installation->facts->floats(), 'id');
             foreach ($this->circuit->netlist(Setup::calling())->elements as $element) {
                 $opens = $element->kind === ElementKind::SafetySwitch && in_array($element->subject, $floats, true);
                 $timed =
-                    $opens && ! $this->isFaulted($element->id) ? $timed->with(new Opened($element->id)) : $timed;
+                    $opens && ! $this->isFaulted($element->id) ? $timed->with(new Opened($element->part())) : $timed;
             }
         }
 

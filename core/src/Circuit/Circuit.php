@@ -18,6 +18,8 @@ use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
@@ -114,21 +116,22 @@ final class Circuit
         $netlist = $this->assembled($tolerance);
         $elements = $netlist->elements;
         foreach ($setup->lifted as $end) {
-            unset($elements["{$end}.joint"]);
+            unset($elements[Part::joint(At::read($end))->id]);
         }
         if ($setup->faceOff && $this->profile->switchesInFace) {
             unset(
-                $elements['thermostat.electronics'],
-                $elements['thermostat.wall-unit'],
-                $elements['thermostat.signal'],
+                $elements[Part::electronics()->id],
+                $elements[Part::wallUnit()->id],
+                $elements[Part::wallSignal()->id],
             );
             foreach ($this->profile->terminals as $terminal) {
-                unset($elements["switch.{$terminal->printed}"]);
+                unset($elements[Part::switch($terminal->printed)->id]);
             }
         }
         foreach ($setup->jumpers as $index => [$a, $b]) {
-            $elements["test.{$index}"] = Element::copper(
-                "test.{$index}",
+            $id = Part::jumper($index)->id;
+            $elements[$id] = Element::copper(
+                $id,
                 ElementKind::Jumper,
                 $a,
                 $b,
@@ -274,7 +277,8 @@ final class Circuit
             }
         }
         foreach ($state->openFuses as $id => $_) {
-            $changed["{$id}.fuse"] = $rest->element("{$id}.fuse")->opened();
+            $fuse = Part::fuse($id)->id;
+            $changed[$fuse] = $rest->element($fuse)->opened();
         }
         if (! $state->thermostatUp) {
             $changed += $this->switches($rest, $setup, false);
@@ -374,10 +378,10 @@ final class Circuit
         if ($this->profile->power !== PowerKind::Common) {
             return false;
         }
-        $wallUnit = $this->profile->linkConductors >= 3 ? ['thermostat.wall-unit', 'thermostat.signal'] : [];
-        foreach (['thermostat.electronics', ...$wallUnit] as $id) {
+        $wallUnit = $this->profile->linkConductors >= 3 ? [Part::wallUnit()->id, Part::wallSignal()->id] : [];
+        foreach ([Part::electronics()->id, ...$wallUnit] as $id) {
             $electronics = $point->netlist->elements[$id] ?? null;
-            $least = $id === 'thermostat.signal' ? self::SIGNAL_VOLTS : self::BLANK_VOLTS;
+            $least = $id === Part::wallSignal()->id ? self::SIGNAL_VOLTS : self::BLANK_VOLTS;
             if ($electronics === null || $point->phasors->magnitude($electronics->a, $electronics->b) < $least) {
                 return true;
             }
@@ -490,7 +494,7 @@ final class Circuit
     {
         $switches = [];
         foreach ($this->profile->terminals as $terminal) {
-            $switch = $netlist->elements["switch.{$terminal->printed}"] ?? null;
+            $switch = $netlist->elements[Part::switch($terminal->printed)->id] ?? null;
             if ($switch !== null) {
                 $closed = $up && in_array($terminal->printed, $setup->closed, true);
                 $half =

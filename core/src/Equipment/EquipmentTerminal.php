@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 
@@ -26,6 +27,11 @@ final readonly class EquipmentTerminal
     /** The point's name in the circuit, "indoor.R". */
     public function point(): string
     {
-        return $this->place->value.'.'.$this->printed;
+        return $this->at()->id;
+    }
+
+    public function at(): At
+    {
+        return At::screw($this->place, $this->printed);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
@@ -30,7 +31,7 @@ final readonly class Load
     /** Where its hot side is. */
     public function place(): ?Place
     {
-        return Place::ofPoint($this->from);
+        return At::read($this->from)->place;
     }
 
     /**
@@ -42,12 +43,12 @@ final readonly class Load
         if ($this->observable === null || ! $this->kind->hasLineContacts()) {
             return $this;
         }
-        $place = explode('.', $this->from)[0];
+        $place = $this->place() ?? Place::Indoor;
         $contact = new DrivenContact(
             "{$this->id}-line",
             Message::of('equipment.load.line-contacts', load: $this->label),
-            "{$place}.{$this->id}-line",
-            "{$place}.{$this->id}-load",
+            At::screw($place, "{$this->id}-line")->id,
+            At::screw($place, "{$this->id}-load")->id,
             false,
             0.0,
             onLine: true,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Equipment;
 
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
@@ -50,7 +51,7 @@ final class SharedKit
             return [];
         }
         [$r, $c, $y, $g] = array_map(static fn (EquipmentTerminal $t): string => $t->point(), array_values($screws));
-        $k = "{$screws['R']->place->value}.".self::SCREW;
+        $k = At::screw($screws['R']->place, self::SCREW)->id;
         $contact = static fn (string $id, string $letter, string $to): DrivenContact => new DrivenContact(
             $id,
             Message::of('equipment.shared-kit.kits-contact-in', letter: $letter),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Equipment;
 
 use Unionbit\Core\Data\Copies;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 
 /** A class 2 control transformer with its fuse, which sits between the winding and the hot screw. */
@@ -40,7 +41,7 @@ final readonly class Transformer
     /** Where it stands: at the board that it feeds. */
     public function place(): Place
     {
-        return Place::ofPoint($this->hot) ?? Place::Indoor;
+        return At::read($this->hot)->place ?? Place::Indoor;
     }
 
     /** Volts of this one with no load. */

@@ -10,25 +10,29 @@ use Unionbit\Core\Words\Message;
 /** One single fault that a job's circuit can have: an entry of the catalogue applied to a part of this house. */
 final readonly class Fault
 {
+    /** Id of the repair that ends it. */
+    public string $repair;
+
     /**
-     * @param  string  $id  "conductor-open:A3"
-     * @param  string  $entry  id of the catalogue's entry
+     * @param  string  $id  "conductor-open:A3"; several at once are joined
+     * @param  string  $entry  of the catalogue
      * @param  Message  $name  of the entry, without the part that it befalls
      * @param  list<CircuitEdit>  $edits
      * @param  list<string>  $forces  observables that run whatever the circuit does (welded contacts)
      * @param  list<string>  $blocks  observables that never run (line power off)
      * @param  array<string, string>  $settings  settings that it stands for, by key
-     * @param  list<string>  $parts  elements that it befalls
+     * @param  list<string>  $parts  what it befalls: parts, conductors, points
      * @param  bool  $fanTurned  the unit's own fan jumper is the other way about
      * @param  bool  $noCalls  the thermostat closes nothing
-     * @param  string  $prior  common, occasional or rare
      * @param  list<Look>  $looks  what shows it without a reading of the house together
-     * @param  string  $repair  id of the repair that ends it
+     * @param  string  $base  its id without severity or position: the fault that it is one form of
+     * @param  RepairId  $mend  the repair that ends it
      * @param  list<Message>  $says  what it does to this circuit, where
      * @param  ?ToldWhen  $shows  at the start of a call only, or only once it has run; null for at any time
      */
     public function __construct(
         public string $id,
+        public string $base,
         public string $entry,
         public Message $name,
         public Message $title,
@@ -38,36 +42,31 @@ final readonly class Fault
         public array $blocks,
         public array $settings,
         public bool $noCalls,
-        public string $prior,
+        public Prior $prior,
         public Message $symptoms,
         public Message $fix,
         public int $minutes,
         public bool $intermittent,
+        public RepairId $mend,
         public array $parts = [],
         public bool $fanTurned = false,
         public array $looks = [],
-        public string $repair = '',
         public array $says = [],
         public ?ToldWhen $shows = null,
     ) {
+        $this->repair = $mend->text;
     }
 
-    /** Its id without severity or position: the fault that it is one form of. */
-    public function base(): string
-    {
-        return explode('@', $this->id)[0];
-    }
-
-    /** How much more often it is met than a rare one; our working figures. */
+    /** How much more often it is met than a rare one. */
     public function weight(): float
     {
-        return ['common' => 9.0, 'occasional' => 3.0][$this->prior] ?? 1.0;
+        return $this->prior->weight();
     }
 
     /** Commonest first: 0 for common. */
     public function rank(): int
     {
-        return ['common' => 0, 'occasional' => 1, 'rare' => 2][$this->prior] ?? 3;
+        return $this->prior->rank();
     }
 
     /**
@@ -80,6 +79,7 @@ final readonly class Fault
             $others,
             static fn (self $a, self $b): self => new self(
                 id: "{$a->id}+{$b->id}",
+                base: "{$a->base}+{$b->base}",
                 entry: "{$a->entry}+{$b->entry}",
                 name: Message::of('fault.together', one: $a->name, other: $b->name),
                 title: Message::of('fault.together', one: $a->title, other: $b->title),
@@ -96,7 +96,7 @@ final readonly class Fault
                 intermittent: $a->intermittent && $b->intermittent,
                 parts: [...$a->parts, ...$b->parts],
                 fanTurned: $a->fanTurned || $b->fanTurned,
-                repair: $a->repair,
+                mend: $a->mend,
             ),
             $first,
         );

@@ -24,6 +24,8 @@ use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Job\Answers;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -86,11 +88,9 @@ final readonly class FaultCatalogue
     /** A fault of a house by its id, with a severity or a position after "@" where one is given; null for none. */
     public function find(Circuit $circuit, string $id): ?Fault
     {
-        $severity = explode('@', $id)[1] ?? '';
-        $entry = array_find(
-            $this->entries,
-            static fn (Field $e): bool => $e->string('id') === explode(':', explode('@', $id)[0])[0],
-        );
+        $wanted = FaultId::read($id);
+        $severity = $wanted->severity;
+        $entry = array_find($this->entries, static fn (Field $e): bool => $e->string('id') === $wanted->entry);
         $usable = $severity === '' || $severity === self::FAR || (is_numeric($severity) && (float) $severity > 0.0);
 
         return $entry === null || ! $usable
@@ -108,8 +108,8 @@ final readonly class FaultCatalogue
         $parts = new FaultSites($circuit->installation, $netlist);
         $pairs = new FaultPairs($circuit->installation, $netlist, $parts);
         $faults = [];
-        foreach ($this->cases($entry, $parts, $pairs, $severity) as $part => $edits) {
-            $faults[] = $this->fault($entry, (string) $part, $edits, $circuit, $severity);
+        foreach ($this->cases($entry, $parts, $pairs, $severity) as [$site, $edits]) {
+            $faults[] = $this->fault($entry, $site, $edits, $circuit, $severity);
         }
 
         return $faults;
@@ -128,11 +128,12 @@ final readonly class FaultCatalogue
     }
 
     /** @param  list<CircuitEdit>  $edits */
-    private function fault(Field $entry, string $part, array $edits, Circuit $circuit, string $severity): Fault
+    private function fault(Field $entry, Site $site, array $edits, Circuit $circuit, string $severity): Fault
     {
         $effect = $entry->at('effect');
         $do = $effect->string('do');
         $of = $effect->string('of', '');
+        $id = new FaultId($entry->string('id'), $site->name, $severity);
         $says = Message::unique(
             array_map(
                 static fn (CircuitEdit $edit): Message => $edit->describe($circuit->netlist(Setup::calling())),
@@ -141,7 +142,8 @@ final readonly class FaultCatalogue
         );
 
         return new Fault(
-            id: $entry->string('id').($part === '' ? '' : ":{$part}").($severity === '' ? '' : "@{$severity}"),
+            id: $id->text(),
+            base: $id->base(),
             entry: $entry->string('id'),
             name: Message::named('fault', $entry->string('title')),
             title: Message::of('fault.title', title: Message::named('fault', $entry->string('title')), says: $says),
@@ -161,13 +163,13 @@ final readonly class FaultCatalogue
             fix: Message::named('fault', $entry->string('fix')),
             minutes: $entry->int('minutes'),
             intermittent: $entry->bool('intermittent', false),
-            parts: $part === '' ? [] : [$part],
+            parts: $site->of,
             fanTurned: $do === 'turn-fan',
             shows: $entry->has('shows') ? ToldWhen::from($entry->string('shows')) : null,
             looks: self::looks($entry),
-            repair: $this->repairs->idOf(
+            mend: $this->repairs->idOf(
                 $entry->string('repair', $entry->string('id')),
-                $part,
+                $site,
                 $effect->string('key', ''),
                 $do === 'force' ? self::behind($of, $circuit) : [],
                 $circuit,
@@ -202,34 +204,44 @@ final readonly class FaultCatalogue
     }
 
     /** How often it is met, by what was answered of this house. */
-    private static function prior(Field $entry, Answers $answers): string
+    private static function prior(Field $entry, Answers $answers): Prior
     {
         foreach ($entry->keys('priors') as $question) {
             $answer = $answers->choice($question);
             $by = $entry->at('priors')->at($question);
             if ($answer !== null && $by->has($answer)) {
-                return $by->string($answer);
+                return $by->enum($answer, Prior::class);
             }
         }
 
-        return $entry->string('prior');
+        return $entry->enum('prior', Prior::class);
     }
 
     /**
-     * @param  list<string>  $parts
-     * @param  callable(string): CircuitEdit  $edit
-     * @return array<string, list<CircuitEdit>>
+     * @param  list<Part>  $parts
+     * @param  callable(Part): CircuitEdit  $edit
+     * @return list<array{Site, list<CircuitEdit>}>
      */
     private static function each(array $parts, callable $edit): array
     {
-        return array_combine($parts, array_map(static fn (string $id): array => [$edit($id)], $parts));
+        return array_map(static fn (Part $part): array => [Site::part($part), [$edit($part)]], $parts);
+    }
+
+    /**
+     * @param  list<Site>  $sites
+     * @param  callable(At, At): CircuitEdit  $edit
+     * @return list<array{Site, list<CircuitEdit>}>
+     */
+    private static function pairs(array $sites, callable $edit): array
+    {
+        return array_map(static fn (Site $site): array => [$site, [$edit(...$site->points)]], $sites);
     }
 
     /**
      * Something that runs whatever the circuit does; with welded contacts those on the line side stay closed, which
      * ohms tell with the power off.
      *
-     * @return array<string, list<CircuitEdit>>
+     * @return list<array{Site, list<CircuitEdit>}>
      */
     private static function welded(FaultSites $parts, Observable $observable, bool $welded): array
     {
@@ -238,7 +250,7 @@ final readonly class FaultCatalogue
             return [];
         }
 
-        return ['' => array_map(static fn (string $id): CircuitEdit => new Closed($id), $contacts)];
+        return [[Site::nothing(), array_map(static fn (Part $p): CircuitEdit => new Closed($p), $contacts)]];
     }
 
     /**
@@ -249,97 +261,85 @@ final readonly class FaultCatalogue
      */
     private static function onLine(Field $effect, array $edits, FaultSites $parts): array
     {
-        $supplies = array_map(
-            static fn (CircuitEdit $e): string => $e instanceof SourceScaled ? $e->transformerId : '',
+        $sources = array_map(
+            static fn (CircuitEdit $e): string => $e instanceof SourceScaled ? $e->source->id : '',
             $edits,
         );
         // A transformer that is only plugged in shows nothing of the line before it.
-        $supplies = array_values(array_filter($supplies, $parts->hasLine(...)));
-
-        return match ($effect->string('line', '')) {
-            'off' => array_map(
-                static fn (string $id): CircuitEdit => new SourceScaled("{$id}.mains", 0.0),
-                $supplies,
-            ),
-            'door' => array_map(static fn (string $id): CircuitEdit => new Opened("{$id}.door"), $supplies),
-            'primary' => array_map(static fn (string $id): CircuitEdit => new Opened("{$id}.primary"), $supplies),
-            default => [],
+        $supplies = array_values(array_filter($sources, $parts->hasLine(...)));
+        $edit = match ($effect->string('line', '')) {
+            'off' => static fn (string $id): CircuitEdit => new SourceScaled(Part::mains($id), 0.0),
+            'door' => static fn (string $id): CircuitEdit => new Opened(Part::door($id)),
+            'primary' => static fn (string $id): CircuitEdit => new Opened(Part::primary($id)),
+            default => null,
         };
+
+        return $edit === null ? [] : array_map($edit, $supplies);
     }
 
-    /** @return array<string, list<CircuitEdit>> edits by the part that the entry befalls */
+    /** @return list<array{Site, list<CircuitEdit>}> the edits of each part that the entry befalls */
     private function cases(Field $entry, FaultSites $parts, FaultPairs $pairs, string $severity): array
     {
         $effect = $entry->at('effect');
         $of = $effect->string('of', '');
         $given = is_numeric($severity) ? (float) $severity : null;
         $ohms = $given ?? $effect->number('ohms', 0.05);
-        $half =
-            $severity === self::FAR
-                ? static fn (string $id): string => (string) preg_replace('/\\.h1$/', '.h2', $id)
-                : static fn (string $id): string => $id;
+        $each = static fn (callable $edit): array => self::each($parts->elements($of), $edit);
+        $house = [[Site::nothing(), []]];
 
         return match ($effect->string('do')) {
-            'open' => self::each(
-                $parts->elements($of),
-                static fn (string $id): CircuitEdit => new Opened($half($id)),
+            'open' => $each(
+                static fn (Part $p): CircuitEdit => new Opened($severity === self::FAR ? $parts->farHalf($p) : $p),
             ),
-            'close' => self::each($parts->elements($of), static fn (string $id): CircuitEdit => new Closed($id)),
-            'resist' => self::each(
-                $parts->elements($of),
-                static fn (string $id): CircuitEdit => new Resistive($id, $ohms),
+            'close' => $each(static fn (Part $p): CircuitEdit => new Closed($p)),
+            'resist' => $each(static fn (Part $p): CircuitEdit => new Resistive($p, $ohms)),
+            'short' => $each(
+                static fn (Part $p): CircuitEdit => new CoilShorted($p, $given ?? $effect->number('k', 0.075)),
             ),
-            'short' => self::each(
-                $parts->elements($of),
-                static fn (string $id): CircuitEdit => new CoilShorted($id, $given ?? $effect->number('k', 0.075)),
-            ),
-            'turns' => self::each(
-                $parts->elements($of),
-                static fn (string $id): CircuitEdit => new ShortedTurns($id),
-            ),
-            'stuck' => self::each(
-                $parts->elements($of),
-                static fn (string $id): CircuitEdit => new ArmatureStuck($id),
-            ),
-            'move' => array_map(
-                static fn (array $pair): array => [new Moved($pair[0], $pair[1])],
+            'turns' => $each(static fn (Part $p): CircuitEdit => new ShortedTurns($p)),
+            'stuck' => $each(static fn (Part $p): CircuitEdit => new ArmatureStuck($p)),
+            'move' => self::pairs(
                 $pairs->moves($of),
+                static fn (At $end, At $on): CircuitEdit => new Moved($end, $on),
             ),
-            'source' => array_map(
-                static fn (array $edits): array => [...$edits, ...self::onLine($effect, $edits, $parts)],
-                self::each(
-                    $parts->elements($of === '' ? 'winding' : $of),
-                    static fn (string $id): CircuitEdit => new SourceScaled(
-                        $id,
-                        $given ?? $effect->number('factor'),
-                    ),
-                ),
-            ),
-            'touch', 'leak', 'load' => array_map(
-                static fn (array $pair): array => [new Touching($pair[0], $pair[1], $ohms)],
+            'source' => self::sources($effect, $parts, $given),
+            'touch', 'leak', 'load' => self::pairs(
                 $pairs->touching($effect->string('do') === 'touch' ? $of : $effect->string('do')),
+                static fn (At $a, At $b): CircuitEdit => new Touching($a, $b, $ohms),
             ),
-            'swap' => array_map(
-                static fn (array $pair): array => [new Swapped($pair[0], $pair[1])],
+            'swap' => self::pairs(
                 $pairs->ends($effect->string('end')),
+                static fn (At $a, At $b): CircuitEdit => new Swapped($a, $b),
             ),
             'force' => self::welded($parts, $effect->enum('of', Observable::class), $effect->bool('welded', false)),
-            'block' => $parts->has($effect->enum('of', Observable::class)) ? ['' => []] : [],
+            'block' => $parts->has($effect->enum('of', Observable::class)) ? $house : [],
             'oversize' => self::each(
                 $parts->elements('winding-fused'),
-                static fn (string $id): CircuitEdit => new FuseScaled($id, $effect->number('factor')),
+                static fn (Part $p): CircuitEdit => new FuseScaled($p->id, $effect->number('factor')),
             ),
-            'bridge' => self::each(
-                $parts->elements($of),
-                static fn (string $id): CircuitEdit => new FuseBridged($id),
-            ),
-            'turn-fan' => $parts->fanInHeat() ? ['' => []] : [],
-            'setting', 'no-calls' => ['' => []],
+            'bridge' => $each(static fn (Part $p): CircuitEdit => new FuseBridged($p)),
+            'turn-fan' => $parts->fanInHeat() ? $house : [],
+            'setting', 'no-calls' => $house,
             default => throw InvalidData::notAllowed(
                 "{$effect->pointer}/do",
                 $effect->string('do'),
                 Message::of('fault.fault-catalogue.effect-catalogue-knows'),
             ),
         };
+    }
+
+    /** @return list<array{Site, list<CircuitEdit>}> supplies that give more or less than they should */
+    private static function sources(Field $effect, FaultSites $parts, ?float $given): array
+    {
+        $of = $effect->string('of', '');
+        $cases = self::each(
+            $parts->elements($of === '' ? 'winding' : $of),
+            static fn (Part $p): CircuitEdit => new SourceScaled($p, $given ?? $effect->number('factor')),
+        );
+
+        return array_map(
+            static fn (array $case): array => [$case[0], [...$case[1], ...self::onLine($effect, $case[1], $parts)]],
+            $cases,
+        );
     }
 }

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Fault;
 
+use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Netlist\PointKind;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Conductor;
@@ -22,7 +26,7 @@ final readonly class FaultPairs
     ) {
     }
 
-    /** @return array<string, array{string, string}> pairs of points that can touch, by name */
+    /** @return list<Site> pairs of points that can touch */
     public function touching(string $of): array
     {
         return match ($of) {
@@ -40,24 +44,27 @@ final readonly class FaultPairs
         };
     }
 
-    /** @return array<string, array{string, string}> pairs of landed ends that can be swapped */
+    /** @return list<Site> pairs of landed ends that can be swapped */
     public function ends(string $end): array
     {
         $ends = [];
-        foreach ($this->sites->elements("joint-{$end}") as $id) {
-            $joint = $this->netlist->element($id);
-            $ends[$joint->subject] = $joint->a;
+        foreach ($this->sites->elements($end === Side::Near->value ? 'joint-near' : 'joint-far') as $part) {
+            $joint = $this->netlist->element($part->id);
+            $ends[$joint->subject] = At::read($joint->a);
         }
 
         return self::pairsOf($ends);
     }
 
-    /** @return array<string, array{string, string}> an end and the screw that it is wrongly on, by name */
+    /** @return list<Site> an end and the screw that it is wrongly on */
     public function moves(string $of): array
     {
         $hots = array_column($this->installation->archetype->transformers, 'hot');
         $commons = array_column($this->installation->archetype->transformers, 'common');
-        $near = array_map($this->netlist->element(...), $this->sites->elements('joint-near'));
+        $near = array_map(
+            fn (Part $p): Element => $this->netlist->element($p->id),
+            $this->sites->elements('joint-near'),
+        );
         $moves = [];
         foreach ($near as $n => $joint) {
             $wrong = $of === 'c-on-r' ? [] : [$near[($n + 1) % count($near)]];
@@ -68,7 +75,7 @@ final readonly class FaultPairs
             }
             foreach ($wrong as $other) {
                 if ($other !== $joint) {
-                    $moves["{$joint->a}>{$other->b}"] = [$joint->a, $other->b];
+                    $moves[] = Site::move(At::read($joint->a), At::read($other->b));
                 }
             }
         }
@@ -79,12 +86,12 @@ final readonly class FaultPairs
     /** Where the far end of a conductor is landed; null where it is not. */
     private function farScrew(string $conductor): ?string
     {
-        return ($this->netlist->elements["{$conductor}.far.joint"] ?? null)?->b;
+        return ($this->netlist->elements[Part::joint(At::far($conductor))->id] ?? null)?->b;
     }
 
     /**
      * @param  callable(Cable): bool  $which
-     * @return array<string, array{string, string}> conductors of one cable with each other
+     * @return list<Site> conductors of one cable with each other
      */
     private function conductors(callable $which): array
     {
@@ -92,38 +99,39 @@ final readonly class FaultPairs
         foreach (array_filter($this->installation->cables, $which) as $cable) {
             $middles = [];
             foreach ($cable->conductors as $conductor) {
-                $middles[$conductor->id()] = "{$conductor->id()}.mid";
+                $middles[$conductor->id()] = At::middle($conductor->id());
             }
-            $pairs += self::pairsOf($middles);
+            array_push($pairs, ...self::pairsOf($middles));
         }
 
         return $pairs;
     }
 
-    /** @return array<string, array{string, string}> screws beside each other on the plate */
+    /** @return list<Site> screws beside each other on the plate */
     private function neighbours(): array
     {
         $screws = [];
         foreach ($this->netlist->points as $point) {
             if ($point->kind === PointKind::Screw && $point->place === Place::Wall) {
-                $screws[] = $point->id;
+                $screws[] = At::read($point->id);
             }
         }
         $pairs = [];
         for ($n = 1, $count = count($screws); $n < $count; $n++) {
-            $pairs[$screws[$n - 1].'~'.$screws[$n]] = [$screws[$n - 1], $screws[$n]];
+            $pairs[] = Site::pair($screws[$n - 1]->id, $screws[$n]->id, $screws[$n - 1], $screws[$n]);
         }
 
         return $pairs;
     }
 
-    /** @return array<string, array{string, string}> */
+    /** @return list<Site> */
     private function toCabinet(): array
     {
         $pairs = [];
         foreach ($this->installation->cables as $cable) {
             foreach ($cable->conductors as $conductor) {
-                $pairs[$conductor->id()] = ["{$conductor->id()}.mid", $this->metal($cable->to)];
+                $id = $conductor->id();
+                $pairs[] = Site::both($id, At::middle($id), $this->metal($cable->to));
             }
         }
 
@@ -131,58 +139,45 @@ final readonly class FaultPairs
     }
 
     /** The sheet metal at a place; where no unit stands there, that of the indoor unit. */
-    private function metal(Place $place): string
+    private function metal(Place $place): At
     {
-        $metal = '';
-        foreach ($this->netlist->points as $point) {
-            if (
-                $point->kind === PointKind::Metal &&
-                ($point->place === $place || ($metal === '' && $point->place === Place::Indoor))
-            ) {
-                $metal = $point->id;
-            }
-        }
-
-        return $metal;
+        return isset($this->netlist->points[At::metal($place)->id]) ? At::metal($place) : At::metal();
     }
 
-    /** @return array<string, array{string, string}> the hots of two transformers, where nothing joins them yet */
+    /** @return list<Site> the hots of two transformers, where nothing joins them yet */
     private function hots(): array
     {
         $hots = array_column($this->installation->archetype->transformers, 'hot');
 
-        return count($hots) < 2 ? [] : ['Rc~Rh' => [$hots[0], $hots[1]]];
+        return count($hots) < 2 ? [] : [Site::pair('Rc', 'Rh', At::read($hots[0]), At::read($hots[1]))];
     }
 
-    /** @return array<string, array{string, string}> hot and common of each supply */
+    /** @return list<Site> hot and common of each supply */
     private function supplies(): array
     {
-        return array_combine(
-            array_column($this->installation->archetype->transformers, 'id'),
-            array_map(
-                static fn (Transformer $t): array => [$t->hot, $t->common],
-                $this->installation->archetype->transformers,
-            ),
+        return array_map(
+            static fn (Transformer $t): Site => Site::both($t->id, At::read($t->hot), At::read($t->common)),
+            $this->installation->archetype->transformers,
         );
     }
 
-    /** @return array<string, array{string, string}> free ends at the wall with the end beside them */
+    /** @return list<Site> free ends at the wall with the end beside them */
     private function spares(): array
     {
         $conductors = $this->installation->wallConductors();
         $pairs = [];
         foreach ($conductors as $n => $conductor) {
-            $id = "{$conductor->id()}.near";
-            if ($n > 0 && ! isset($this->netlist->elements["{$id}.joint"])) {
-                $before = "{$conductors[$n - 1]->id()}.near";
-                $pairs["{$before}~{$id}"] = [$before, $id];
+            $end = At::near($conductor->id());
+            if ($n > 0 && ! isset($this->netlist->elements[Part::joint($end)->id])) {
+                $before = At::near($conductors[$n - 1]->id());
+                $pairs[] = Site::pair($before->id, $end->id, $before, $end);
             }
         }
 
         return $pairs;
     }
 
-    /** @return array<string, array{string, string}> each conductor of a cable with the one on the common in it */
+    /** @return list<Site> each conductor of a cable with the one on the common in it */
     private function toCommon(): array
     {
         $commons = array_column($this->installation->archetype->transformers, 'common');
@@ -197,7 +192,8 @@ final readonly class FaultPairs
                 )[0] ?? null;
             foreach ($cable->conductors as $conductor) {
                 if ($on !== null && $conductor !== $on) {
-                    $pairs["{$conductor->id()}~{$on->id()}"] = ["{$conductor->id()}.mid", "{$on->id()}.mid"];
+                    [$own, $common] = [$conductor->id(), $on->id()];
+                    $pairs[] = Site::pair($own, $common, At::middle($own), At::middle($common));
                 }
             }
         }
@@ -205,34 +201,34 @@ final readonly class FaultPairs
         return $pairs;
     }
 
-    /** @return array<string, array{string, string}> leads inside a unit, step by step of its switches, to its metal */
+    /** @return list<Site> leads inside a unit, step by step of its switches, to its metal */
     private function insideMetal(): array
     {
         $pairs = [];
         foreach ($this->netlist->points as $point) {
             if ($point->kind === PointKind::Inside && $point->probeable && $point->place !== null) {
-                $pairs[$point->id] = [$point->id, $this->metal($point->place)];
+                $pairs[] = Site::both($point->id, At::read($point->id), $this->metal($point->place));
             }
         }
 
         return $pairs;
     }
 
-    /** @return array<string, array{string, string}> each plate switch with something across it */
+    /** @return list<Site> each plate switch with something across it */
     private function leaks(): array
     {
         $pairs = [];
-        foreach ($this->sites->elements('switch') as $id) {
-            $switch = $this->netlist->element($id);
-            $pairs[$switch->subject] = [$switch->a, $switch->b];
+        foreach ($this->sites->elements('switch') as $part) {
+            $switch = $this->netlist->element($part->id);
+            $pairs[] = Site::both($switch->subject, At::read($switch->a), At::read($switch->b));
         }
 
         return $pairs;
     }
 
     /**
-     * @param  array<string, string>  $points  by the name of what each belongs to
-     * @return array<string, array{string, string}> every pair
+     * @param  array<string, At>  $points  by the name of what each belongs to
+     * @return list<Site> every pair
      */
     private static function pairsOf(array $points): array
     {
@@ -240,7 +236,7 @@ final readonly class FaultPairs
         $names = array_keys($points);
         foreach ($names as $n => $one) {
             foreach (array_slice($names, $n + 1) as $other) {
-                $pairs["{$one}~{$other}"] = [$points[$one], $points[$other]];
+                $pairs[] = Site::pair($one, $other, $points[$one], $points[$other]);
             }
         }
 

@@ -7,7 +7,6 @@ namespace Unionbit\Core\Fault;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
-use Unionbit\Core\Circuit\Netlist\ThermostatParts;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Equipment\SharedKit;
@@ -15,6 +14,9 @@ use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Job\SafetyKind;
+use Unionbit\Core\Point\Lead;
+use Unionbit\Core\Point\Part;
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Conductor;
 
@@ -25,7 +27,7 @@ final readonly class FaultSites
     {
     }
 
-    /** @return list<string> element ids */
+    /** @return list<Part> */
     public function elements(string $of): array
     {
         return match ($of) {
@@ -33,24 +35,24 @@ final readonly class FaultSites
             'door' => $this->installation->archetype->doorSwitch
                 ? array_slice($this->kind(ElementKind::Winding), 0, 1)
                 : [],
-            'outdoor-y' => $this->joints('far', $this->outdoorCalls(TerminalName::Y1)),
+            'outdoor-y' => $this->joints(Side::Far, $this->outdoorCalls(TerminalName::Y1)),
             'fuse' => $this->kind(ElementKind::Fuse),
             'winding-fused' => $this->supplies(static fn (Transformer $t): bool => $t->fuseAmps !== null),
             'winding-unfused' => $this->supplies(static fn (Transformer $t): bool => $t->fuseAmps === null),
             'switch' => $this->kind(ElementKind::ThermostatSwitch),
-            'link' => $this->ids(static fn (Element $e): bool => $e->id === ThermostatParts::LINK),
+            'link' => $this->ids(static fn (Element $e): bool => $e->id === Part::link()->id),
             'tie' => $this->ids(
-                static fn (Element $e): bool => $e->kind === ElementKind::Jumper && $e->id !== ThermostatParts::LINK,
+                static fn (Element $e): bool => $e->kind === ElementKind::Jumper && $e->id !== Part::link()->id,
             ),
             'conductor' => $this->ids(
-                static fn (Element $e): bool => $e->kind === ElementKind::Wire && $e->isAt('near'),
+                static fn (Element $e): bool => $e->kind === ElementKind::Wire && $e->isAt(Side::Near),
             ),
-            'joint-near' => $this->wallJoints('near'),
-            'strip-c' => $this->strips('common'),
-            'strip-r' => $this->strips('hot'),
-            'joint-far' => $this->wallJoints('far'),
+            'joint-near' => $this->wallJoints(Side::Near),
+            'strip-c' => $this->strips(Lead::Common),
+            'strip-r' => $this->strips(Lead::Hot),
+            'joint-far' => $this->wallJoints(Side::Far),
             'joint-onward' => $this->onwardJoints(),
-            'outdoor-w' => $this->joints('far', $this->outdoorCalls(TerminalName::W1)),
+            'outdoor-w' => $this->joints(Side::Far, $this->outdoorCalls(TerminalName::W1)),
             'contact' => $this->ids(
                 static fn (Element $e): bool => $e->kind === ElementKind::Contact && $e->subject !== 'defrost',
             ),
@@ -85,7 +87,7 @@ final readonly class FaultSites
 
     /**
      * @param  list<SafetyDevice>  $devices
-     * @return list<string> their contacts
+     * @return list<Part> their contacts
      */
     private function devices(array $devices): array
     {
@@ -127,9 +129,9 @@ final readonly class FaultSites
 
     /**
      * @param  list<string>  $screws
-     * @return list<string> where a conductor of any cable ends on one of these
+     * @return list<Part> where a conductor of any cable ends on one of these
      */
-    private function joints(string $end, array $screws): array
+    private function joints(Side $end, array $screws): array
     {
         return $this->ids(
             static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
@@ -138,7 +140,7 @@ final readonly class FaultSites
         );
     }
 
-    /** @return list<string> where conductors of the cables behind the boards are landed */
+    /** @return list<Part> where conductors of the cables behind the boards are landed */
     private function onwardJoints(): array
     {
         $wall = array_map(static fn (Conductor $c): string => $c->id(), $this->installation->wallConductors());
@@ -146,18 +148,18 @@ final readonly class FaultSites
         return $this->ids(
             static fn (Element $e): bool => $e->kind === ElementKind::Joint &&
                 ! in_array($e->subject, $wall, true) &&
-                ($e->isAt('near') || $e->isAt('far')),
+                ($e->isAt(Side::Near) || $e->isAt(Side::Far)),
         );
     }
 
-    /** @return list<string> contacts on the line side of what is seen running */
+    /** @return list<Part> contacts on the line side of what is seen running */
     public function lineContacts(Observable $observable): array
     {
         $ids = [];
         foreach ($this->installation->loads() as $load) {
             foreach ($load->observable === $observable ? $load->drives : [] as $contact) {
                 if ($contact->onLine) {
-                    $ids[] = $contact->id;
+                    $ids[] = Part::named($contact->id);
                 }
             }
         }
@@ -165,8 +167,8 @@ final readonly class FaultSites
         return $ids;
     }
 
-    /** @return list<string> where the conductors of the wall cable are landed or spliced */
-    private function wallJoints(string $end): array
+    /** @return list<Part> where the conductors of the wall cable are landed or spliced */
+    private function wallJoints(Side $end): array
     {
         $conductors = array_map(static fn (Conductor $c): string => $c->id(), $this->installation->wallConductors());
 
@@ -177,48 +179,60 @@ final readonly class FaultSites
         );
     }
 
-    /** @return list<string> what is soldered between the strip's screw of each supply's hot or common and its lead */
-    private function strips(string $end): array
+    /** @return list<Part> what is soldered between the strip's screw of each supply's hot or common and its lead */
+    private function strips(Lead $lead): array
     {
-        $screws = array_column($this->installation->transformers(), $end);
-
-        return $this->ids(
-            static fn (Element $e): bool => $e->kind === ElementKind::Strip && in_array($e->b, $screws, true),
+        return array_map(
+            static fn (Transformer $t): Part => Part::strip($t->id, $lead),
+            $this->installation->transformers(),
         );
+    }
+
+    /** The other half of a conductor, away from where its cable begins; any other part itself. */
+    public function farHalf(Part $half): Part
+    {
+        $element = $this->netlist->elements[$half->id] ?? null;
+
+        return $element?->kind === ElementKind::Wire && $element->isAt(Side::Near)
+            ? Part::half($element->subject, Side::Far)
+            : $half;
     }
 
     /** Whether the line before a supply is part of the circuit. */
     public function hasLine(string $supply): bool
     {
-        return isset($this->netlist->lineSide["{$supply}.primary"]);
+        return isset($this->netlist->lineSide[Part::primary($supply)->id]);
     }
 
-    /** @return list<string> */
+    /** @return list<Part> */
     private function supplies(callable $wanted): array
     {
-        return array_column(array_filter($this->installation->transformers(), $wanted), 'id');
+        return array_map(
+            static fn (Transformer $t): Part => Part::named($t->id),
+            array_values(array_filter($this->installation->transformers(), $wanted)),
+        );
     }
 
-    /** @return list<string> */
+    /** @return list<Part> */
     private function kind(ElementKind $kind): array
     {
         return $this->ids(static fn (Element $e): bool => $e->kind === $kind);
     }
 
-    /** @return list<string> */
+    /** @return list<Part> */
     private function ids(callable $wanted): array
     {
         return array_map(
-            static fn (Element $e): string => $e->id,
+            static fn (Element $e): Part => $e->part(),
             array_values(array_filter($this->netlist->elements, $wanted)),
         );
     }
 
-    /** @return list<string> */
+    /** @return list<Part> */
     private function loads(callable $wanted): array
     {
         return array_map(
-            static fn (Load $l): string => $l->id,
+            static fn (Load $l): Part => Part::named($l->id),
             array_values(array_filter($this->installation->loads(), $wanted)),
         );
     }

@@ -10,10 +10,16 @@ use Unionbit\Core\Words\Message;
 /** What ends one or several faults of a house by the same hand at the same place. */
 final readonly class Repair
 {
+    /** "screw:A3.near" */
+    public string $id;
+
+    /** Of the catalogue: "screw". */
+    public string $kind;
+
+    /** @var list<string> what it is done at; none for the house as such */
+    public array $of;
+
     /**
-     * @param  string  $id  "screw:A3.near"
-     * @param  string  $kind  of the catalogue: "screw"
-     * @param  string  $of  what it is done at, "A3.near"; empty for the house as such
      * @param  list<string>  $parts  what has to be brought, by the catalogue's words
      * @param  list<Caution>  $safety
      * @param  ?int  $look  minutes in which a look there tells whether it is needed; null where none does
@@ -22,9 +28,7 @@ final readonly class Repair
      * @param  ?Place  $at  where one stands for it; null for where the part is
      */
     public function __construct(
-        public string $id,
-        public string $kind,
-        public string $of,
+        RepairId $id,
         public Message $title,
         public array $parts,
         public array $safety,
@@ -34,6 +38,15 @@ final readonly class Repair
         public ?Doing $does,
         public ?Wires $wires,
     ) {
+        $this->id = $id->text;
+        $this->kind = $id->kind;
+        $this->of = $id->of;
+    }
+
+    /** Whether it is done at this point, part or supply and nothing else. */
+    public function isAt(string $subject): bool
+    {
+        return $this->of === [$subject];
     }
 
     /** Whether it is done by waiting: a delay that runs out by itself. */

@@ -30,27 +30,23 @@ final readonly class Repairs
     }
 
     /**
-     * The repair of a fault by its id: what it is, and at what.
+     * The repair of a fault: what it is, and at what.
      *
-     * @param  string  $part  what the fault befalls; empty where it names none
-     * @param  list<string>  $subjects  loads that a fault without a part is of
+     * @param  list<string>  $loads  that a fault which names no part is of
      */
-    public function idOf(string $kind, string $part, string $setting, array $subjects, Circuit $circuit): string
+    public function idOf(string $kind, Site $site, string $setting, array $loads, Circuit $circuit): RepairId
     {
-        $by = isset($this->kinds[$kind]) ? $this->kinds[$kind]->string('by') : 'part';
         $elements = $circuit->netlist(Setup::calling())->elements;
-        $subject = match ($by) {
-            'house' => '',
-            'setting' => $setting,
-            'supply' => explode('.', $part)[0],
-            'conductor' => ($elements[$part] ?? null)->subject ?? $part,
-            'end' => ($elements[$part] ?? null)->a ?? explode('>', $part)[0],
-            'pair' => self::sorted($part),
-            'load' => $part === '' ? implode('+', $subjects) : $part,
-            default => $part,
-        };
 
-        return $subject === '' ? $kind : "{$kind}:{$subject}";
+        return match (isset($this->kinds[$kind]) ? $this->kinds[$kind]->string('by') : 'part') {
+            'house' => RepairId::house($kind),
+            'setting' => RepairId::at($kind, $setting),
+            'supply', 'conductor' => RepairId::at($kind, $site->subject($elements)),
+            'end' => RepairId::at($kind, $site->end($elements)),
+            'pair' => RepairId::pair($kind, $site->of),
+            'load' => $site->name === '' ? RepairId::loads($kind, $loads) : RepairId::at($kind, $site->name),
+            default => RepairId::at($kind, $site->name),
+        };
     }
 
     /**
@@ -65,13 +61,10 @@ final readonly class Repairs
         }
         $repairs = [];
         foreach ($ends as $id => $by) {
-            [$name, $of] = [...explode(':', $id, 2), ''];
-            $kind = $this->kinds[$name] ?? null;
+            $kind = $this->kinds[$by[0]->mend->kind] ?? null;
             if ($kind !== null) {
                 $repairs[$id] = new Repair(
-                    $id,
-                    $name,
-                    $of,
+                    $by[0]->mend,
                     Message::named('repair', $kind->string('title')),
                     $kind->strings('parts'),
                     array_map(Caution::from(...), $kind->strings('safety')),
@@ -85,13 +78,5 @@ final readonly class Repairs
         }
 
         return $repairs;
-    }
-
-    private static function sorted(string $pair): string
-    {
-        $ends = explode('~', $pair);
-        sort($ends, SORT_NATURAL);
-
-        return implode('~', $ends);
     }
 }

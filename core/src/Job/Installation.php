@@ -12,6 +12,7 @@ use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\SharedKit;
 use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\Terminal;
 use Unionbit\Core\Terminal\TerminalName;
@@ -164,10 +165,10 @@ final readonly class Installation
     public function withPrint(Place $place, string $printed, ?string $means): self
     {
         $prints = $this->prints;
-        unset($prints["{$place->value}.{$printed}"]);
+        unset($prints[At::screw($place, $printed)->id]);
 
         return $this->copy([
-            'prints' => $means === null ? $prints : [...$prints, "{$place->value}.{$printed}" => $means],
+            'prints' => $means === null ? $prints : [...$prints, At::screw($place, $printed)->id => $means],
         ]);
     }
 
@@ -214,7 +215,7 @@ final readonly class Installation
     {
         $known =
             $this->archetype->terminal($place, $printed) ??
-            $this->archetype->terminal($place, $this->prints["{$place->value}.{$printed}"] ?? '');
+            $this->archetype->terminal($place, $this->prints[At::screw($place, $printed)->id] ?? '');
         if ($known !== null) {
             return $known;
         }
@@ -235,7 +236,7 @@ final readonly class Installation
     /** The point of the circuit where a conductor lands that is on this letter. */
     public function pointOf(Place $place, string $printed): string
     {
-        return $this->screw($place, $printed)?->point() ?? "{$place->value}.{$printed}";
+        return $this->screw($place, $printed)?->point() ?? At::screw($place, $printed)->id;
     }
 
     /** What the letter means that a wall conductor is on at the old plate; null where that end is free. */
@@ -251,11 +252,12 @@ final readonly class Installation
     {
         $cable = $this->cable($conductor->cable);
         $reached = $cable === null ? null : (new Splices($this->cables))->reaches($cable, $conductor);
+        $letter = $reached?->end()->terminal;
 
-        return $reached === null
+        return $reached === null || $letter === null
             ? null
-            : $this->screw(...$reached)->name ??
-                    Vocabulary::resolve($reached[1], $reached[0], $this->archetype->reverses)->name;
+            : $this->screw($reached->place(), $letter)->name ??
+                    Vocabulary::resolve($letter, $reached->place(), $this->archetype->reverses)->name;
     }
 
     /** @return list<Transformer> with the ratings that the survey read from the plates */
@@ -288,7 +290,7 @@ final readonly class Installation
                     static fn (string $screw): DrivenContact => new DrivenContact(
                         "{$device->id}-{$screw}",
                         Message::of('job.installation.relays-contact-in', device: $device->label, screw: $screw),
-                        "{$device->point($screw)}.{$device->id}",
+                        At::before($device->screw($screw), $device->id)->id,
                         $device->point($screw),
                         false,
                         0.0,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Job;
 
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
@@ -43,10 +44,16 @@ final readonly class SafetyDevice
             : new self(self::SHEDDING, '', [$y->printed], false, $y->place, SafetyKind::Shedding);
     }
 
-    /** A screw of its board, as a point of the circuit: "indoor.Y". */
-    public function point(string $screw): string
+    /** A screw of its board. */
+    public function screw(string $printed): At
     {
-        return "{$this->place->value}.{$screw}";
+        return At::screw($this->place, $printed);
+    }
+
+    /** The same as a point of the circuit: "indoor.Y". */
+    public function point(string $printed): string
+    {
+        return $this->screw($printed)->id;
     }
 
     /** As somebody called it; else what it is. */

@@ -51,10 +51,4 @@ enum Place: string
     {
         return $this === self::Outdoor || $this === self::Outdoor2;
     }
-
-    /** The place of a point of the circuit, "indoor.R"; null for one that has none ("cabinet", "A4.mid"). */
-    public static function ofPoint(string $point): ?self
-    {
-        return self::tryFrom(strstr($point, '.', true) ?: $point);
-    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Thermostat;
 
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 
@@ -22,6 +23,11 @@ final readonly class PlateTerminal
     /** The point's name in the circuit, "wall.Y", or "module.Y" where the outputs stand at the equipment. */
     public function point(): string
     {
-        return $this->place->value.'.'.$this->printed;
+        return $this->at()->id;
+    }
+
+    public function at(): At
+    {
+        return At::screw($this->place, $this->printed);
     }
 }

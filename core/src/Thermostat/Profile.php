@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Thermostat;
 
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
@@ -75,7 +76,7 @@ final readonly class Profile
     {
         return $this->link === null
             ? null
-            : ["{$this->outputs->value}.{$this->link[0]}", "{$this->outputs->value}.{$this->link[1]}"];
+            : [At::screw($this->outputs, $this->link[0])->id, At::screw($this->outputs, $this->link[1])->id];
     }
 
     public function terminal(string $printed): ?PlateTerminal

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Wiring;
 
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -160,10 +161,21 @@ final readonly class Cable
         return 1 + max([0, ...array_map(static fn (Conductor $c): int => $c->number, $this->conductors)]);
     }
 
-    /** The end, near or far, that a conductor of this cable has at a place. */
-    public function endAt(Place $place): ?string
+    /** The end that a conductor of this cable has at a place; null for none. */
+    public function endAt(Place $place): ?Side
     {
-        return $this->from === $place ? 'near' : ($this->to === $place ? 'far' : null);
+        return $this->from === $place ? Side::Near : ($this->to === $place ? Side::Far : null);
+    }
+
+    public function placeAt(Side $side): Place
+    {
+        return $side === Side::Near ? $this->from : $this->to;
+    }
+
+    /** @return list<Tip> that end of every conductor */
+    public function tips(Side $side): array
+    {
+        return array_map(fn (Conductor $c): Tip => new Tip($this, $c, $side), $this->conductors);
     }
 
     /** "18/5 · 42 ft" */

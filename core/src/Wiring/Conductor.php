@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Wiring;
 
 use Unionbit\Core\Data\Copies;
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Words\Message;
 
@@ -44,6 +45,11 @@ final readonly class Conductor
     public function id(): string
     {
         return $this->cable.$this->number;
+    }
+
+    public function end(Side $side): End
+    {
+        return $side === Side::Near ? $this->near : $this->far;
     }
 
     public function in(string $cable): self

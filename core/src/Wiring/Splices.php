@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Wiring;
 
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Point\Side;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** Conductor ends that are joined under a connector instead of on a screw. */
@@ -24,133 +26,100 @@ final readonly class Splices
     {
         foreach ($this->cables as $c => $cable) {
             foreach ($cable->conductors as $n => $conductor) {
-                foreach (['near' => $conductor->near, 'far' => $conductor->far] as $side => $end) {
-                    if ($end->onto === null) {
-                        continue;
-                    }
-                    $at = "{$pointer}/cables/{$c}/conductors/{$n}/{$side}";
-                    $this->target($cable, $side, $end->onto) ??
-                        throw InvalidData::notAllowed(
-                            "{$at}/onto",
-                            $end->onto,
-                            Message::of('wiring.splices.another-conductor-has-end-at'),
-                        );
-                    $round = $this->circle("{$cable->id}{$conductor->number}", $side);
-                    if ($round !== null) {
-                        throw InvalidData::notAllowed(
-                            "{$at}/onto",
-                            $end->onto,
-                            Message::of('wiring.splices.splice-ends-somewhere-one-goes', round: $round),
-                        );
+                foreach (Side::cases() as $side) {
+                    $tip = new Tip($cable, $conductor, $side);
+                    $onto = $tip->end()->onto;
+                    $says = $onto === null ? null : $this->wrong($tip);
+                    if ($says !== null) {
+                        $at = "{$pointer}/cables/{$c}/conductors/{$n}/{$side->value}/onto";
+                        throw InvalidData::notAllowed($at, $onto, $says);
                     }
                 }
             }
         }
     }
 
-    /**
-     * The far terminal that a conductor reaches, through as many splices as there are.
-     *
-     * @return ?array{\Unionbit\Core\Terminal\Place, string} place and printed letter
-     */
-    public function reaches(Cable $cable, Conductor $conductor, string $side = 'far'): ?array
+    private function wrong(Tip $tip): ?Message
     {
+        if ($this->onward($tip) === null) {
+            return Message::of('wiring.splices.another-conductor-has-end-at');
+        }
+        $round = $this->circle($tip);
+
+        return $round === null ? null : Message::of('wiring.splices.splice-ends-somewhere-one-goes', round: $round);
+    }
+
+    /** Where the far terminal stands that a conductor reaches, through as many splices as there are. */
+    public function reaches(Cable $cable, Conductor $conductor): ?Tip
+    {
+        $tip = new Tip($cable, $conductor, Side::Far);
         $seen = [];
-        while (! isset($seen["{$cable->id}{$conductor->number}.{$side}"])) {
-            $seen["{$cable->id}{$conductor->number}.{$side}"] = true;
-            $end = $side === 'far' ? $conductor->far : $conductor->near;
-            if ($end->terminal !== null) {
-                return [$side === 'far' ? $cable->to : $cable->from, $end->terminal];
+        while (! isset($seen[$tip->at()->id])) {
+            $seen[$tip->at()->id] = true;
+            if ($tip->end()->terminal !== null) {
+                return $tip;
             }
-            $next =
-                $end->onto === null
-                    ? $this->joinedBy($cable, $conductor, $side)
-                    : $this->target($cable, $side, $end->onto);
-            if ($next === null) {
-                return null;
+            $joined = $this->onward($tip) ?? $this->joinedBy($tip);
+            if ($joined === null || $joined->end()->terminal !== null) {
+                return $joined;
             }
-            [$cable, $conductor, $joined] = $next;
-            $stays = $joined === 'far' ? $conductor->far : $conductor->near;
-            if ($stays->terminal !== null) {
-                return [$joined === 'far' ? $cable->to : $cable->from, $stays->terminal];
-            }
-            $side = $joined === 'far' ? 'near' : 'far';
+            $tip = $joined->other();
         }
 
         return null;
     }
 
-    /** @return ?array{Cable, Conductor, string} the conductor that a splice names, and its end at that place */
-    public function target(Cable $cable, string $side, string $onto): ?array
+    /** The end that a splice names, at the same place; null where it names none that is there. */
+    public function onward(Tip $tip): ?Tip
     {
-        $place = $side === 'far' ? $cable->to : $cable->from;
-        foreach ($this->cables as $candidate) {
-            $conductor = str_starts_with($onto, $candidate->id)
-                ? $candidate->conductor((int) substr($onto, strlen($candidate->id)))
-                : null;
-            $end = $candidate->endAt($place);
-            if ($conductor !== null && $end !== null) {
-                return [$candidate, $conductor, $end];
-            }
-        }
+        $onto = $tip->end()->onto;
 
-        return null;
+        return $onto === null ? null : $this->named($tip->place(), $onto);
     }
 
-    /** @return ?array{Cable, Conductor, string} another conductor that says it is spliced to this end */
-    private function joinedBy(Cable $cable, Conductor $conductor, string $side): ?array
+    /** The end at a place of the conductor of this name; null where it has none there. */
+    public function named(Place $place, string $conductor): ?Tip
     {
-        $place = $side === 'far' ? $cable->to : $cable->from;
-        foreach ($this->cables as $candidate) {
-            $end = $candidate->endAt($place);
-            foreach ($end === null ? [] : $candidate->conductors as $other) {
-                if (($end === 'near' ? $other->near : $other->far)->onto === "{$cable->id}{$conductor->number}") {
-                    return [$candidate, $other, (string) $end];
-                }
-            }
+        return array_find($this->at($place), static fn (Tip $t): bool => $t->conductor->id() === $conductor);
+    }
+
+    /** Another conductor's end that says it is spliced to this one. */
+    private function joinedBy(Tip $tip): ?Tip
+    {
+        $id = $tip->conductor->id();
+
+        return $tip->end()->onto !== null
+            ? null
+            : array_find($this->at($tip->place()), static fn (Tip $t): bool => $t->end()->onto === $id);
+    }
+
+    /** @return list<Tip> every end at a place */
+    private function at(Place $place): array
+    {
+        $tips = [];
+        foreach ($this->cables as $cable) {
+            $side = $cable->endAt($place);
+            array_push($tips, ...$side === null ? [] : $cable->tips($side));
         }
 
-        return null;
+        return $tips;
     }
 
     /** The way round, "A1 → A2 → A1", where following the splices comes back to where it began. */
-    private function circle(string $start, string $side): ?string
+    private function circle(Tip $start): ?string
     {
-        $way = [$start];
-        $id = $start;
+        $id = $start->conductor->id();
+        $way = [$id];
+        $tip = $start;
         for ($step = 0; $step < 200; $step++) {
-            $here = $this->named($id);
-            $end = $here === null ? null : ($side === 'far' ? $here[1]->far : $here[1]->near);
-            if ($here === null || $end?->onto === null) {
+            $tip = $this->onward($tip);
+            $here = $tip?->conductor->id();
+            if ($here === null || in_array($here, array_slice($way, 1), true)) {
                 return null;
             }
-            $next = $this->target($here[0], $side, $end->onto);
-            if ($next === null) {
-                return null;
-            }
-            $id = $next[0]->id.$next[1]->number;
-            $side = $next[2];
-            $way[] = $id;
-            if ($id === $start) {
+            $way[] = $here;
+            if ($here === $id) {
                 return implode(' → ', $way);
-            }
-            if (in_array($id, array_slice($way, 1, -1), true)) {
-                return null;
-            }
-        }
-
-        return null;
-    }
-
-    /** @return ?array{Cable, Conductor} */
-    private function named(string $id): ?array
-    {
-        foreach ($this->cables as $cable) {
-            $conductor = str_starts_with($id, $cable->id)
-                ? $cable->conductor((int) substr($id, strlen($cable->id)))
-                : null;
-            if ($conductor !== null) {
-                return [$cable, $conductor];
             }
         }
 

@@ -12,6 +12,8 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Wiring\End;
 
@@ -50,7 +52,7 @@ it('gives loads the impedances of the electrical model', function (LoadKind $kin
 it('opens the fuse on a dead short and leaves nothing energised', function (): void {
     $point = House::plan()
         ->circuit()
-        ->operate(Setup::calling()->with(new Touching('A1.mid', 'A5.mid')));
+        ->operate(Setup::calling()->with(new Touching(At::read('A1.mid'), At::read('A5.mid'))));
 
     expect($point->openFuses)
         ->toBe(['T1'])
@@ -69,7 +71,7 @@ it('does not judge the fuse on a contactor\'s inrush', function (): void {
 it('keeps a shorted coil out, whatever voltage it gets', function (): void {
     $point = House::plan()
         ->circuit()
-        ->operate(Setup::calling('Y1', 'G')->with(new CoilShorted('contactor', 0.5)));
+        ->operate(Setup::calling('Y1', 'G')->with(new CoilShorted(Part::named('contactor'), 0.5)));
 
     expect($point->loads['contactor'])->not->toBe(LoadState::PulledIn);
 });
@@ -78,7 +80,7 @@ it('reports a coil between its two limits as buzzing', function (): void {
     // The figure of the electrical model: a contactor behind 15 Ω stays out from cold, at about 15 V.
     $point = House::plan()
         ->circuit()
-        ->operate(Setup::calling('Y1', 'G')->with(new Resistive('A3.near.joint', 15.0)));
+        ->operate(Setup::calling('Y1', 'G')->with(new Resistive(Part::named('A3.near.joint'), 15.0)));
 
     expect($point->loadVolts['contactor'])
         ->toEqualWithDelta(15.0, 1.0)
@@ -97,7 +99,7 @@ it('finds the cycle of a thermostat whose supply sags when it calls', function (
     $house = House::survey(facts: ['fuseAmps' => 5]);
     $profile = House::profile(House::C_POWERED);
     $circuit = new Circuit($house, $profile, LetterToLetter::landing($house, $profile));
-    $shorted = Setup::calling('Y1', 'G')->with(new CoilShorted('contactor', 0.1));
+    $shorted = Setup::calling('Y1', 'G')->with(new CoilShorted(Part::named('contactor'), 0.1));
 
     expect($circuit->operate($shorted)->notes[0] ?? '')
         ->toContain('sags under 16 V')
@@ -124,6 +126,6 @@ it('lifts, jumpers and takes the face off', function (): void {
         ->toBe(['blower-relay'])
         ->and($circuit->operate($jumpered->lifting('A4.near'))->pulledIn())
         ->toBe([])
-        ->and($circuit->operate(Setup::calling('Y1')->with(new Opened('B1.h1')))->pulledIn())
+        ->and($circuit->operate(Setup::calling('Y1')->with(new Opened(Part::named('B1.h1'))))->pulledIn())
         ->toBe([]);
 });

@@ -16,6 +16,7 @@ use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\PlanProof;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Judge\Judge;
 use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Proving\Steps\Steps;
@@ -49,7 +50,7 @@ it('opens a fuse inside a cycle of loads over twice its rating, may open it belo
         ['lineVolts' => 120.0, 'tapVolts' => 120.0, 'fuseAmps' => $fuse],
         'battery-2h-1c-heat-pump',
     );
-    $short = new Touching('outdoor.coil', 'outdoor.C', 0.05);
+    $short = new Touching(At::read('outdoor.coil'), At::read('outdoor.C'), 0.05);
     $closes = Unionbit\Core\Call\CallTable::needed($plan->installation->archetype)->printed(
         CallName::Cool1,
         $plan->profile,
@@ -180,7 +181,7 @@ it('has no fuse where none was found', function (): void {
         answers: $plan->installation->answers->with('fuseState', 'none'),
     );
     $circuit = new Circuit($house, $plan->profile, $plan->landing);
-    $short = Setup::calling()->with(new Touching('indoor.R', 'indoor.C'));
+    $short = Setup::calling()->with(new Touching(At::read('indoor.R'), At::read('indoor.C')));
 
     expect($plan->circuit()->operate($short)->openFuses)
         ->toBe(['T1'])

@@ -19,6 +19,7 @@ use Unionbit\Core\Circuit\Standing\ThingKind;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Coverage\Witness;
 use Unionbit\Core\Proving\Route\Separation;
 use Unionbit\Core\Proving\Steps\Steps;
@@ -170,7 +171,7 @@ it('names a second pair for 0 V across a closed switch that reads otherwise with
                     expect($zero->decidedBy)->not->toBeNull("{$call->value} {$from}–{$to}");
                     $named++;
                     $closed = $meter->volts($setup, ...$zero->decidedBy);
-                    $open = $meter->volts($setup->with(new Opened($switch->id)), ...$zero->decidedBy);
+                    $open = $meter->volts($setup->with(new Opened(Part::named($switch->id))), ...$zero->decidedBy);
                     expect($closed->low)->toBeGreaterThan(
                         $open->high ?? Expectation::GHOST_VOLTS,
                         "{$call->value} {$from}–{$to}: ".implode('–', $zero->decidedBy),
@@ -201,7 +202,7 @@ function boardPair(Plan $plan, string $a, string $b): array
 
 it('says that no volts decide where nothing is fed', function (): void {
     $circuit = House::plan(House::BATTERY)->circuit();
-    $dead = Setup::calling('Y', 'G')->with(new Opened('T1.fuse'));
+    $dead = Setup::calling('Y', 'G')->with(new Opened(Part::named('T1.fuse')));
     $zero = (new Meter($circuit))->volts($dead, 'wall.Rc', 'wall.Y');
 
     expect($zero->decidedBy)->toBeNull()->and(json_encode($zero->notes))->toContain('no-volts-decide');

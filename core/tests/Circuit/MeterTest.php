@@ -6,6 +6,7 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Judge\Judge;
 use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Proving\Steps\Steps;
@@ -59,7 +60,7 @@ it('explains volts by their path', function (
     'through the link' => [Setup::calling('W1'), 'wall.Rc', 'wall.W1', 0.0, 'Rc–Rh link and the closed W1 switch'],
     'at the load' => [Setup::calling('Y1', 'G'), 'outdoor.Y', 'outdoor.C', 25.8, 'outdoor 1 red'],
     'open fuse' => [
-        Setup::calling()->with(new Opened('T1.fuse')),
+        Setup::calling()->with(new Opened(Part::named('T1.fuse'))),
         'wall.Rc',
         'wall.C',
         0.0,
@@ -85,7 +86,7 @@ it('names the second reading that decides a 0 V across a closed switch', functio
 
     // The claim behind it: switch open AND contactor's conductor broken reads near nothing to R as well.
     $broken = (new Meter(House::plan()->circuit()))->volts(
-        Setup::calling('G')->with(new Opened('A3.h1')),
+        Setup::calling('G')->with(new Opened(Part::named('A3.h1'))),
         'wall.Rc',
         'wall.Y1',
     );

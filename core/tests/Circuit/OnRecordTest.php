@@ -7,6 +7,7 @@ use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Planning\Proof\Simulation;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;
 
@@ -19,7 +20,7 @@ it('expects of the meter what is on record', function (string $archetype, string
     $meter = new Meter($circuit);
     $pick = new Pick($archetype);
     $setups = ['rest' => Setup::calling(), ...Simulation::setups($plan)];
-    $setups['fuse open'] = Setup::calling()->with(new Opened('T1.fuse'));
+    $setups['fuse open'] = Setup::calling()->with(new Opened(Part::named('T1.fuse')));
     $setups['off'] = Setup::isolated();
     $told = [];
     foreach ($setups as $name => $setup) {

@@ -11,6 +11,7 @@ use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;
 use Unionbit\Core\Wiring\Cable;
@@ -104,7 +105,7 @@ it('obeys Kirchhoff, Ohm and common sense on random houses', function (int $seed
     );
 
     // Another load never raises the source.
-    $loaded = $setup->with(new Touching($hot, $common, 60.0))->withSlowFuse();
+    $loaded = $setup->with(new Touching(At::read($hot), At::read($common), 60.0))->withSlowFuse();
     expect($house->operate($loaded)->phasors->magnitude($hot, $common))->toBeLessThan(
         $house->operate($setup->withSlowFuse())->phasors->magnitude($hot, $common),
     );

@@ -16,6 +16,8 @@ use Unionbit\Core\Circuit\SpiceDeck;
 use Unionbit\Core\Planning\Offer\Planner;
 use Unionbit\Core\Planning\Offer\PlanOffer;
 use Unionbit\Core\Planning\Proof\Simulation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Spice;
 use Unionbit\Core\Wiring\Conductor;
@@ -27,12 +29,12 @@ use Unionbit\Core\Wiring\Conductor;
 /** @return array<string, list<CircuitEdit>> */
 function spiceFaults(): array
 {
-    $faults = ['healthy' => [], 'contactor coil shorted' => [new CoilShorted('contactor')]];
+    $faults = ['healthy' => [], 'contactor coil shorted' => [new CoilShorted(Part::named('contactor'))]];
     foreach (['A1', 'A2', 'A3', 'A4', 'A5', 'B1', 'B2'] as $conductor) {
-        $faults["{$conductor} open"] = [new Opened("{$conductor}.h1")];
+        $faults["{$conductor} open"] = [new Opened(Part::named("{$conductor}.h1"))];
     }
     foreach ([['A1', 'A2'], ['A2', 'A3'], ['A3', 'A4'], ['A4', 'A5'], ['B1', 'B2']] as [$a, $b]) {
-        $faults["{$a} touches {$b}"] = [new Touching("{$a}.mid", "{$b}.mid")];
+        $faults["{$a} touches {$b}"] = [new Touching(At::read("{$a}.mid"), At::read("{$b}.mid"))];
     }
 
     return $faults;
@@ -107,8 +109,8 @@ it('agrees with it for every archetype and call, healthy and with a spread of fa
         foreach (
             [
                 'healthy' => [],
-                "{$one} open" => [new Opened("{$one}.h1")],
-                "{$one} touches {$next}" => [new Touching("{$one}.mid", "{$next}.mid")],
+                "{$one} open" => [new Opened(Part::named("{$one}.h1"))],
+                "{$one} touches {$next}" => [new Touching(At::read("{$one}.mid"), At::read("{$next}.mid"))],
             ] as $name => $edits
         ) {
             $compared += agreesWithSpice(
@@ -151,7 +153,9 @@ it('agrees with it for a kit\'s adapter on a shared conductor', function (): voi
         ),
     )[0]->plan;
     foreach (Simulation::setups($plan) as $call => $setup) {
-        foreach ([[], [new Opened('kit-g')], [new Opened($plan->landing->on('K')[0].'.h1')]] as $n => $edits) {
+        foreach (
+            [[], [new Opened(Part::named('kit-g'))], [new Opened(Part::named($plan->landing->on('K')[0].'.h1'))]] as $n => $edits
+        ) {
             expect(
                 agreesWithSpice($plan->circuit()->operate($setup->with(...$edits)), "kit, {$call}, {$n}"),
             )->toBeGreaterThan(10);

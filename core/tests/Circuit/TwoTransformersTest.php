@@ -13,6 +13,8 @@ use Unionbit\Core\Job\Facts;
 use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Tests\Support\House;
 
 function twoSupplies(bool $bonded, string $phase, bool $link = false): Circuit
@@ -110,9 +112,9 @@ it('does nothing at the first touch of the cabinet where no common is bonded, an
     $circuit = new Circuit($house, $profile, LetterToLetter::landing($house, $profile));
     // The cabinet of an unbonded unit is a point of its own: two conductors that touch it touch each other.
     $edits = $bonded
-        ? [new Touching('A1.mid', 'cabinet')]
+        ? [new Touching(At::read('A1.mid'), At::read('cabinet'))]
         : ($touches === 2
-            ? [new Touching('A1.mid', 'A5.mid')]
+            ? [new Touching(At::read('A1.mid'), At::read('A5.mid'))]
             : []);
 
     expect($circuit->operate(Setup::calling()->with(...$edits))->openFuses !== [])->toBe($blows);
@@ -124,7 +126,7 @@ it('does nothing at the first touch of the cabinet where no common is bonded, an
 
 it('mentions the second stable state: out from cold, in if it was in', function (): void {
     $circuit = House::plan()->circuit();
-    $setup = Setup::calling('Y1', 'G')->with(new Resistive('A3.near.joint', 15.0));
+    $setup = Setup::calling('Y1', 'G')->with(new Resistive(Part::named('A3.near.joint'), 15.0));
     $reading = (new Meter($circuit))->volts($setup, 'outdoor.Y', 'outdoor.C');
 
     expect($reading->nominal)
@@ -147,9 +149,9 @@ it('lets a non-contact tester say nothing about 24 V', function (): void {
 it('reports a transformer that is off and fed backwards', function (): void {
     // The dead secondary loads the other one; while the fuse still holds, this is what stands.
     $tied = twoSupplies(true, 'in', link: true)->operate(
-        Setup::calling()->with(new SourceScaled('T2', 0.0))->withSlowFuse(),
+        Setup::calling()->with(new SourceScaled(Part::named('T2'), 0.0))->withSlowFuse(),
     );
-    $apart = twoSupplies(true, 'in')->operate(Setup::calling()->with(new SourceScaled('T2', 0.0)));
+    $apart = twoSupplies(true, 'in')->operate(Setup::calling()->with(new SourceScaled(Part::named('T2'), 0.0)));
 
     expect(joined(' ', $tied->notes))
         ->toContain('T2 is off and fed backwards', 'PRIMARY')
@@ -170,7 +172,7 @@ it('widens a reading to what an unknown phase may make of it', function (): void
 
 it('carries both outcomes where a corner of the tolerances crosses a pull-in limit', function (): void {
     $reading = (new Meter(House::plan()->circuit()))->volts(
-        Setup::calling('Y1', 'G')->with(new Resistive('A3.near.joint', 9.0)),
+        Setup::calling('Y1', 'G')->with(new Resistive(Part::named('A3.near.joint'), 9.0)),
         'outdoor.Y',
         'outdoor.C',
     );

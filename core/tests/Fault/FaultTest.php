@@ -175,7 +175,7 @@ it('shows a bridged fuse only behind a short, which then loads the transformer',
         ->and($both->intermittent)
         ->toBeFalse()
         ->and($both->parts)
-        ->toBe(['A4~A5', 'T1.fuse']);
+        ->toBe(['A4', 'A5', 'T1.fuse']);
 });
 
 it(

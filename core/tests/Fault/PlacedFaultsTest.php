@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
@@ -15,6 +16,7 @@ use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Proving\Steps\ChainSteps;
@@ -340,7 +342,7 @@ it('holds a larger fuse longer, and shuts what a closed cock shuts', function ()
     $plan = House::example('furnace-gas-1h-1c', 'battery-1h-1c');
     $circuit = $plan->circuit();
     $large = House::fault($plan, 'fuse-oversized:T1');
-    $weak = Setup::calling()->with(new Unionbit\Core\Circuit\Edit\Touching('indoor.R', 'indoor.C', 3.0));
+    $weak = Setup::calling()->with(new Touching(At::read('indoor.R'), At::read('indoor.C'), 3.0));
     expect($circuit->operate($weak)->openFuses)
         ->toBe(['T1'])
         ->and($circuit->operate($weak->with(...$large->edits))->openFuses)

@@ -21,6 +21,7 @@ use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\Simulation;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Spice;
 
@@ -49,7 +50,7 @@ it('stops cooling where the switch in Y opens, and only that', function (
     $plan = namedHouse($id, 'c-powered-3h-2c');
     $closes = CallTable::needed($plan->installation->archetype)->printed(CallName::Cool1, $plan->profile);
     $call = Setup::calling(...$closes);
-    $open = $call->with(new Opened($device));
+    $open = $call->with(new Opened(Part::named($device)));
     $meter = new Meter($plan->circuit());
 
     expect(array_filter(Simulation::prove($plan), static fn (CallProof $p): bool => ! $p->isProved()))
@@ -143,7 +144,7 @@ it('reads each named house as the outside program does, its switch closed and op
     foreach (CallTable::needed($plan->installation->archetype)->calls() as $call) {
         $closes = CallTable::needed($plan->installation->archetype)->printed($call, $plan->profile);
         $setup = Setup::calling(...$closes)->inMode($call->mode());
-        foreach ($device === null ? [$setup] : [$setup, $setup->with(new Opened($device))] as $asked) {
+        foreach ($device === null ? [$setup] : [$setup, $setup->with(new Opened(Part::named($device)))] as $asked) {
             $point = $plan->circuit()->operate($asked);
             $deck = SpiceDeck::write($point->netlist, $id);
             $theirs = Spice::run($deck['deck']);

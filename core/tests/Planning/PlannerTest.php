@@ -26,6 +26,7 @@ use Unionbit\Core\Planning\Proof\PreCheck;
 use Unionbit\Core\Planning\Proof\ShortPath;
 use Unionbit\Core\Planning\Work\MoveList;
 use Unionbit\Core\Planning\Work\WiringTable;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tests\Support\House;
@@ -165,9 +166,9 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
             ),
         )
         ->toBe([])
-        ->and($in($cool->with(new Opened("{$kit->plan->landing->on('K')[0]}.h1"))))
+        ->and($in($cool->with(new Opened(Part::named("{$kit->plan->landing->on('K')[0]}.h1")))))
         ->toBe([])
-        ->and($in($cool->with(new Opened('kit-g'))))
+        ->and($in($cool->with(new Opened(Part::named('kit-g')))))
         ->toBe(['contactor', 'kit-cooling', 'kit-fan']);
     // Every single fault of the catalogue can befall it, the adapter's own parts with it, and none of them is lost on
     // the circuit.

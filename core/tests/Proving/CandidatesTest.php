@@ -9,6 +9,8 @@ use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Judge\Judge;
 use Unionbit\Core\Proving\Judge\TakenReading;
 use Unionbit\Core\Proving\Step\Method;
@@ -20,17 +22,17 @@ use Unionbit\Core\Tests\Support\House;
 function causes(): array
 {
     return [
-        'R open' => new Opened('A1.h1'),
-        'W open' => new Opened('A2.h1'),
-        'Y open' => new Opened('A3.h1'),
-        'G open' => new Opened('A4.h1'),
-        'C open' => new Opened('A5.h1'),
-        'outdoor Y open' => new Opened('B1.h1'),
-        'outdoor C open' => new Opened('B2.h1'),
-        'fuse' => new Opened('T1.fuse'),
-        'contactor shorted' => new CoilShorted('contactor'),
-        'Y touches G' => new Touching('A3.mid', 'A4.mid'),
-        'G touches C' => new Touching('A4.mid', 'A5.mid'),
+        'R open' => new Opened(Part::named('A1.h1')),
+        'W open' => new Opened(Part::named('A2.h1')),
+        'Y open' => new Opened(Part::named('A3.h1')),
+        'G open' => new Opened(Part::named('A4.h1')),
+        'C open' => new Opened(Part::named('A5.h1')),
+        'outdoor Y open' => new Opened(Part::named('B1.h1')),
+        'outdoor C open' => new Opened(Part::named('B2.h1')),
+        'fuse' => new Opened(Part::named('T1.fuse')),
+        'contactor shorted' => new CoilShorted(Part::named('contactor')),
+        'Y touches G' => new Touching(At::read('A3.mid'), At::read('A4.mid')),
+        'G touches C' => new Touching(At::read('A4.mid'), At::read('A5.mid')),
     ];
 }
 

@@ -12,6 +12,7 @@ use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Coverage\Parting;
 use Unionbit\Core\Proving\Judge\Judge;
 use Unionbit\Core\Proving\Judge\Pattern;
@@ -49,7 +50,7 @@ function judged(string $step, string $a, string $b, ?float $value, int $left = 0
 function seenWith(Plan $plan, Fault $fault, Step $step, array $open = []): SeenStep
 {
     $circuit = $plan->circuit();
-    $fuses = array_map(static fn (string $t): Opened => new Opened("{$t}.fuse"), $open);
+    $fuses = array_map(static fn (string $t): Opened => new Opened(Part::named("{$t}.fuse")), $open);
     $setup = FaultedStep::setup($circuit, $step, $fault)->with(...$fuses);
     $point = $circuit->operate($setup);
     $runs = Observables::of($circuit, $point, $fault);
@@ -407,7 +408,7 @@ it('reads every kind of proof, and keeps a fuse that the fault has opened open',
         $open = str_starts_with($key, '!') ? [] : $open;
         $seen[] = seenWith($plan, $seeded, $step, $open);
         $blown = FaultedStep::setup($circuit, $step, $seeded)->with(
-            ...array_map(static fn (string $t): Opened => new Opened("{$t}.fuse"), $open),
+            ...array_map(static fn (string $t): Opened => new Opened(Part::named("{$t}.fuse")), $open),
         );
         $open = [...$open, ...$circuit->operate($blown)->openFuses];
     }

@@ -9,6 +9,7 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Load\LoadCheck;
 use Unionbit\Core\Proving\Load\LoadChecks;
 use Unionbit\Core\Proving\Route\Separation;
@@ -159,7 +160,7 @@ it('leaves a fault alone that the set-up has taken out of the circuit', function
     );
     $jumper = (new Steps($plan))->find('cool-1.jumper') ?? throw new LogicException('no step');
     // Conductor 3 hangs free; of the two that were swapped only 2 lands, on 3's screw.
-    $swapped = Setup::isolated()->lifting('A3.near')->with(new Swapped('A2.near', 'A3.near'));
+    $swapped = Setup::isolated()->lifting('A3.near')->with(new Swapped(At::read('A2.near'), At::read('A3.near')));
     $meter = new Meter($plan->circuit());
 
     expect($plan->circuit()->operate($jumper->setup->with(...$faults['switch-open:switch.Y1']->edits))->pulledIn())

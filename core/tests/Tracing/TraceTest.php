@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Fault\Prior;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;
 use Unionbit\Core\Tests\Support\Traced;
@@ -126,7 +127,7 @@ it('keeps the true one among the first ten whatever is tested, with honest readi
         array_values(
             array_filter(
                 House::faults()->of($plan->circuit()),
-                static fn ($f): bool => in_array($f->prior, ['common', 'occasional'], true) && ! $f->intermittent,
+                static fn ($f): bool => $f->prior !== Prior::Rare && ! $f->intermittent,
             ),
         ),
     );

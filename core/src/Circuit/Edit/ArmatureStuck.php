@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Words\Message;
 
 /** The coil is good and gets its voltage, but nothing moves: a stuck armature, a stuck valve, a dead motor module. */
 final readonly class ArmatureStuck implements CircuitEdit
 {
-    public function __construct(private string $loadId)
+    public function __construct(private Part $part)
     {
     }
 
@@ -21,11 +22,11 @@ final readonly class ArmatureStuck implements CircuitEdit
 
     public function describe(Netlist $netlist): Message
     {
-        return Message::of('circuit.armature-stuck.does-not-move', part: $netlist->part($this->loadId)->label);
+        return Message::of('circuit.armature-stuck.does-not-move', part: $netlist->part($this->part->id)->label);
     }
 
     public function holdsOut(): array
     {
-        return [$this->loadId];
+        return [$this->part->id];
     }
 }

@@ -9,33 +9,25 @@ use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Netlist\PointKind;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Words\Message;
 
 /** A lead of a part off its screw: the part stands by itself on that side, its own end in reach. */
 final readonly class LeadOff implements CircuitEdit
 {
-    public const HOT = 'hot';
-
-    public const COMMON = 'common';
-
-    /** @param  string  $end  HOT or COMMON */
-    public function __construct(private string $part, private string $end = self::HOT)
+    public function __construct(private Part $part, private Lead $lead = Lead::Hot)
     {
-    }
-
-    /** The point where the part's own end then is. */
-    public static function point(string $part, string $end): string
-    {
-        return "{$part}.{$end}.off";
     }
 
     /** The part's own end, of every part of a circuit, by the point's id; null for any other. */
     public static function named(Netlist $netlist, string $id): ?Point
     {
         foreach ($netlist->elements as $element) {
-            foreach ($element->kind === ElementKind::Load ? [self::HOT, self::COMMON] : [] as $end) {
-                if (self::point($element->id, $end) === $id) {
-                    return self::ownEnd($netlist, $element, $end);
+            foreach ($element->kind === ElementKind::Load ? [Lead::Hot, Lead::Common] : [] as $lead) {
+                if (At::off($element->id, $lead)->id === $id) {
+                    return self::ownEnd($netlist, $element, $lead);
                 }
             }
         }
@@ -43,12 +35,12 @@ final readonly class LeadOff implements CircuitEdit
         return null;
     }
 
-    private static function ownEnd(Netlist $netlist, Element $part, string $end): Point
+    private static function ownEnd(Netlist $netlist, Element $part, Lead $lead): Point
     {
-        $screw = $netlist->points[$end === self::HOT ? $part->a : $part->b] ?? null;
+        $screw = $netlist->points[$lead === Lead::Hot ? $part->a : $part->b] ?? null;
 
         return new Point(
-            self::point($part->id, $end),
+            At::off($part->id, $lead)->id,
             PointKind::Inside,
             $screw?->place,
             $screw?->where,
@@ -59,13 +51,13 @@ final readonly class LeadOff implements CircuitEdit
 
     public function apply(Netlist $netlist): Netlist
     {
-        $part = $netlist->elements[$this->part] ?? null;
+        $part = $netlist->elements[$this->part->id] ?? null;
         if ($part === null) {
             return $netlist;
         }
-        $id = self::point($this->part, $this->end);
-        $hot = $this->end === self::HOT;
-        $off = self::ownEnd($netlist, $part, $this->end);
+        $id = At::off($this->part->id, $this->lead)->id;
+        $hot = $this->lead === Lead::Hot;
+        $off = self::ownEnd($netlist, $part, $this->lead);
         $moved = new Element(
             $part->id,
             $part->kind,
@@ -89,7 +81,7 @@ final readonly class LeadOff implements CircuitEdit
 
     public function describe(Netlist $netlist): Message
     {
-        return Message::of('circuit.standing.coil', load: $netlist->part($this->part)->label);
+        return Message::of('circuit.standing.coil', load: $netlist->part($this->part->id)->label);
     }
 
     public function holdsOut(): array

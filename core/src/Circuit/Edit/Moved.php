@@ -6,25 +6,27 @@ namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Words\Message;
 
 /** A conductor end on another screw than its own. */
 final readonly class Moved implements CircuitEdit
 {
-    /** @param  string  $end "A3.near"; $screw a point, "wall.G" */
-    public function __construct(private string $end, private string $screw)
+    /** @param  At  $end "A3.near"; $screw "wall.G" */
+    public function __construct(private At $end, private At $screw)
     {
     }
 
     public function apply(Netlist $netlist): Netlist
     {
         return $netlist->changing(
-            "{$this->end}.joint",
+            Part::joint($this->end)->id,
             fn (Element $joint): Element => Element::copper(
                 $joint->id,
                 $joint->kind,
                 $joint->a,
-                $this->screw,
+                $this->screw->id,
                 $joint->ohms,
                 $joint->label,
                 $joint->subject,
@@ -36,8 +38,8 @@ final readonly class Moved implements CircuitEdit
     {
         return Message::of(
             'circuit.moved.on',
-            point: $netlist->point($this->end)->label,
-            point2: $netlist->point($this->screw)->phrase(),
+            point: $netlist->point($this->end->id)->label,
+            point2: $netlist->point($this->screw->id)->phrase(),
         );
     }
 

@@ -7,23 +7,24 @@ namespace Unionbit\Core\Circuit\Edit;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Words\Message;
 
 /** An element that no longer conducts: a broken conductor, an open switch, a blown fuse, an open coil. */
 final readonly class Opened implements CircuitEdit
 {
-    public function __construct(private string $elementId)
+    public function __construct(private Part $part)
     {
     }
 
     public function apply(Netlist $netlist): Netlist
     {
-        return $netlist->changing($this->elementId, static fn (Element $e): Element => $e->opened());
+        return $netlist->changing($this->part->id, static fn (Element $e): Element => $e->opened());
     }
 
     public function describe(Netlist $netlist): Message
     {
-        $element = $netlist->part($this->elementId);
+        $element = $netlist->part($this->part->id);
 
         return match ($element->kind) {
             ElementKind::Wire => Message::of('circuit.opened.open-in-cable', element: $element->label),

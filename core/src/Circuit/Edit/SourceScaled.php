@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -12,13 +13,13 @@ use Unionbit\Core\Words\Unit;
 /** A secondary that gives more or less than it should: a wrong tap, a high or low line; 0 is no line at all. */
 final readonly class SourceScaled implements CircuitEdit
 {
-    public function __construct(public string $transformerId, private float $factor)
+    public function __construct(public Part $source, private float $factor)
     {
     }
 
     public function apply(Netlist $netlist): Netlist
     {
-        $e = $netlist->element($this->transformerId);
+        $e = $netlist->element($this->source->id);
 
         return $netlist->with($e->withEmf($e->emf * $this->factor));
     }

@@ -6,20 +6,22 @@ namespace Unionbit\Core\Circuit\Edit;
 
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Words\Message;
 
 /** Two conductor ends on each other's screws. */
 final readonly class Swapped implements CircuitEdit
 {
-    /** @param  string  $a conductor end, "A3.far"; $b likewise */
-    public function __construct(private string $a, private string $b)
+    /** @param  At  $a conductor end, "A3.far"; $b likewise */
+    public function __construct(private At $a, private At $b)
     {
     }
 
     public function apply(Netlist $netlist): Netlist
     {
-        $first = $netlist->part("{$this->a}.joint");
-        $second = $netlist->part("{$this->b}.joint");
+        $first = $netlist->part(Part::joint($this->a)->id);
+        $second = $netlist->part(Part::joint($this->b)->id);
 
         return $netlist
             ->changing($first->id, static fn (): Element => self::onto($first, $second->b))
@@ -30,9 +32,9 @@ final readonly class Swapped implements CircuitEdit
     {
         return Message::of(
             'circuit.swapped.swapped-at',
-            point: $netlist->point($this->a)->label,
-            point2: $netlist->point($this->b)->label,
-            place: $netlist->point($this->a)->place?->label() ?? 'splice',
+            point: $netlist->point($this->a->id)->label,
+            point2: $netlist->point($this->b->id)->label,
+            place: $netlist->point($this->a->id)->place?->label() ?? 'splice',
         );
     }
 

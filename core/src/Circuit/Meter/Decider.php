@@ -43,7 +43,7 @@ final readonly class Decider
     {
         $switches = $path->ofKind(ElementKind::ThermostatSwitch) ?: $path->ofKind(ElementKind::Jumper);
         $open = array_map(
-            fn (Element $e): OperatingPoint => $this->circuit->operate($this->setup->with(new Opened($e->id))),
+            fn (Element $e): OperatingPoint => $this->circuit->operate($this->setup->with(new Opened($e->part()))),
             $switches,
         );
         foreach ([$b, $a] as $point) {

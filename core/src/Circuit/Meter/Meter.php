@@ -20,6 +20,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Circuit\Solve\Network;
 use Unionbit\Core\Circuit\Supplies;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -124,7 +125,7 @@ final readonly class Meter
         );
 
         return array_filter(
-            array_merge([$a, $b], ...$touching, ...$setup->jumpers),
+            [$a, $b, ...At::ids(...array_merge(...$touching)), ...array_merge(...$setup->jumpers)],
             fn (string $point): bool => $this->circuit->point($point)->kind === PointKind::Metal,
         ) !== [];
     }

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Netlist;
 
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Wiring\Condition;
@@ -34,27 +37,34 @@ final readonly class CableParts
             $half = self::ohms($cable, $conductor) / 2.0;
             $id = $conductor->id();
             $name = self::name($cable, $conductor);
-            foreach (['near' => $cable->from, 'mid' => null, 'far' => $cable->to] as $part => $place) {
-                $this->net->conductor("{$id}.{$part}", $place, $name, $id);
-            }
-            $this->net->copper("{$id}.h1", ElementKind::Wire, "{$id}.near", "{$id}.mid", $half, $name, $id);
-            $onward = "{$id}.mid";
+            [$near, $middle, $far] = [At::near($id), At::middle($id), At::far($id)];
+            $this->net->conductor($near->id, $cable->from, $name, $id);
+            $this->net->conductor($middle->id, null, $name, $id);
+            $this->net->conductor($far->id, $cable->to, $name, $id);
+            $this->half($near->id, $middle->id, $half, $name, $conductor, Side::Near);
+            $onward = $middle;
             if ($conductor->colourAfterSplice !== null) {
-                $onward = "{$id}.splice";
+                $onward = At::spliced($id);
                 $this->net->copper(
-                    "{$id}.splice.joint",
+                    Part::joint($onward)->id,
                     ElementKind::Joint,
-                    "{$id}.mid",
-                    $onward,
+                    $middle->id,
+                    $onward->id,
                     2.0 * Assembly::END_OHMS,
                     Message::of('circuit.assembly.splice', name: $name),
                     $id,
                 );
             }
-            $this->net->copper("{$id}.h2", ElementKind::Wire, $onward, "{$id}.far", $half, $name, $id);
-            $this->land($cable, 'near', $this->nearEnd($cable, $conductor), "{$id}.near", $name, $id);
-            $this->land($cable, 'far', $this->farEnd($cable, $conductor), "{$id}.far", $name, $id);
+            $this->half($onward->id, $far->id, $half, $name, $conductor, Side::Far);
+            $this->land($cable, Side::Near, $this->nearEnd($cable, $conductor), $near, $name);
+            $this->land($cable, Side::Far, $this->farEnd($cable, $conductor), $far, $name);
         }
+    }
+
+    private function half(string $a, string $b, float $ohms, Message $name, Conductor $conductor, Side $side): void
+    {
+        $id = $conductor->id();
+        $this->net->copper(Part::half($id, $side)->id, ElementKind::Wire, $a, $b, $ohms, $name, $id);
     }
 
     /** End to end; with what a measured loop has over its length, and open where it was found open. */
@@ -85,26 +95,27 @@ final readonly class CableParts
         foreach ($cable->conductors as $conductor) {
             [$id, $name] = [$conductor->id(), self::name($cable, $conductor)];
             if (in_array(Condition::Cabinet, $conductor->condition, true)) {
-                $this->touch("{$id}.metal", "{$id}.mid", EquipmentParts::METAL, $name, $id);
+                $this->touch(Part::onMetal($id), $id, At::metal(), $name);
             }
             foreach ($conductor->touches as $number) {
                 if ($cable->conductor($number) !== null) {
-                    $this->touch("{$id}.touch{$number}", "{$id}.mid", "{$cable->id}{$number}.mid", $name, $id);
+                    $other = At::middle($cable->conductor($number)->id());
+                    $this->touch(Part::onOther($id, $number), $id, $other, $name);
                 }
             }
         }
     }
 
-    private function touch(string $id, string $a, string $b, Message $name, string $subject): void
+    private function touch(Part $part, string $conductor, At $what, Message $name): void
     {
         $this->net->copper(
-            $id,
+            $part->id,
             ElementKind::Joint,
-            $a,
-            $b,
+            At::middle($conductor)->id,
+            $what->id,
             self::TOUCH_OHMS,
             Message::of('circuit.assembly.found-touching', name: $name),
-            $subject,
+            $conductor,
         );
     }
 
@@ -122,19 +133,17 @@ final readonly class CableParts
             : $conductor->far;
     }
 
-    private function land(Cable $cable, string $side, End $end, string $tip, Message $name, string $subject): void
+    private function land(Cable $cable, Side $side, End $end, At $tip, Message $name): void
     {
-        $place = $side === 'far' ? $cable->to : $cable->from;
-        $onto =
-            $end->onto === null
-                ? null
-                : (new Splices($this->installation->cables))->target($cable, $side, $end->onto);
+        $place = $cable->placeAt($side);
+        $subject = (string) $tip->conductor;
+        $onto = $end->onto === null ? null : (new Splices($this->installation->cables))->named($place, $end->onto);
         if ($onto !== null) {
             $this->net->copper(
-                "{$tip}.joint",
+                Part::joint($tip)->id,
                 ElementKind::Joint,
-                $tip,
-                "{$onto[1]->id()}.{$onto[2]}",
+                $tip->id,
+                $onto->at()->id,
                 2.0 * Assembly::END_OHMS,
                 Message::of('circuit.assembly.splice', name: $name),
                 $subject,
@@ -145,14 +154,14 @@ final readonly class CableParts
         }
         $screw =
             $place === Place::Wall || $place === Place::Module
-                ? "{$place->value}.{$end->terminal}"
+                ? At::screw($place, $end->terminal)->id
                 : $this->installation->pointOf($place, $end->terminal);
         $this->net->screw($screw, $place, $end->terminal);
         $this->net->copper(
-            "{$tip}.joint",
+            Part::joint($tip)->id,
             ElementKind::Joint,
-            $tip,
-            $cable->from === Place::Wall || ($side === 'far' && $cable->to->isOutdoors())
+            $tip->id,
+            $cable->from === Place::Wall || ($side === Side::Far && $cable->to->isOutdoors())
                 ? $this->safety->before($screw)
                 : $screw,
             Assembly::END_OHMS,

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Circuit\Netlist;
 
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -35,10 +38,15 @@ final readonly class Element
     ) {
     }
 
-    /** Whether it begins at this end, "near" or "far", of the conductor that it belongs to: its joint, a half of it. */
-    public function isAt(string $end): bool
+    /** Whether it begins at this end of the conductor that it belongs to: its joint, a half of it. */
+    public function isAt(Side $side): bool
     {
-        return $this->a === "{$this->subject}.{$end}";
+        return $this->a === At::end($this->subject, $side)->id;
+    }
+
+    public function part(): Part
+    {
+        return Part::named($this->id);
     }
 
     public static function copper(

@@ -6,6 +6,8 @@ namespace Unionbit\Core\Circuit\Netlist;
 
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Landing;
 use Unionbit\Core\Words\Message;
@@ -13,9 +15,6 @@ use Unionbit\Core\Words\Message;
 /** The equipment: supplies, switches in the line, contacts, loads, and the ties at plate and boards. */
 final readonly class EquipmentParts
 {
-    /** The sheet metal of the indoor unit, to which that of the others is joined. */
-    public const METAL = 'cabinet';
-
     private const JUMPER_OHMS = 0.01;
 
     /** The ground of the line between the sheet metal of two units. */
@@ -98,13 +97,14 @@ final readonly class EquipmentParts
     /** The sheet metal of each unit, joined by the ground of the line. */
     private function metal(): void
     {
-        $this->net->at(self::METAL, PointKind::Metal, Place::Indoor, Message::of('circuit.assembly.cabinet'));
+        $own = At::metal()->id;
+        $this->net->at($own, PointKind::Metal, Place::Indoor, Message::of('circuit.assembly.cabinet'));
         foreach ($this->installation->archetype->units as $unit) {
             $place = Place::from($unit['place']);
             if ($place === Place::Indoor) {
                 continue;
             }
-            $metal = "{$place->value}.cabinet";
+            $metal = At::metal($place)->id;
             $this->net->at(
                 $metal,
                 PointKind::Metal,
@@ -112,9 +112,9 @@ final readonly class EquipmentParts
                 Message::of('circuit.assembly.cabinet-of', place: $this->installation->placeName($place)),
             );
             $this->net->copper(
-                "ground.{$place->value}",
+                Part::ground($place)->id,
                 ElementKind::Bond,
-                self::METAL,
+                $own,
                 $metal,
                 self::GROUND_OHMS,
                 Message::of('circuit.assembly.ground'),
@@ -159,7 +159,7 @@ final readonly class EquipmentParts
         $house = $this->installation;
         foreach ([...$house->archetype->ties, ...$this->landing->jumpers] as $index => $jumper) {
             $this->net->copper(
-                "tie.{$index}",
+                Part::tie($index)->id,
                 ElementKind::Jumper,
                 $this->tied($jumper->place, $jumper->a),
                 $this->tied($jumper->place, $jumper->b),
@@ -173,7 +173,7 @@ final readonly class EquipmentParts
     /** A point inside a unit, which a probe reaches too; screws have their own names. */
     private function inside(string $point, Message $label, PointKind $kind = PointKind::Inside): void
     {
-        $place = Place::ofPoint($point);
+        $place = At::read($point)->place;
         if ($place !== null) {
             $this->net->at($point, $kind, $place, $label);
         }
@@ -182,7 +182,7 @@ final readonly class EquipmentParts
     private function tied(Place $place, string $printed): string
     {
         return $place === Place::Wall || $place === Place::Module
-            ? "{$place->value}.{$printed}"
+            ? At::screw($place, $printed)->id
             : $this->installation->pointOf($place, $printed);
     }
 

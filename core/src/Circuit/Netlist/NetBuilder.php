@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Netlist;
 
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
@@ -72,7 +73,7 @@ final class NetBuilder
             if (isset($this->points[$point])) {
                 continue;
             }
-            $this->point($point, PointKind::Inside, Place::ofPoint($point), $element->label, false);
+            $this->point($point, PointKind::Inside, At::read($point)->place, $element->label, false);
         }
     }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Circuit\Netlist;
 
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 
 /** Switches that somebody put into the conductors from the wall or to the outdoor unit, or into the coil of a relay. */
 final readonly class SafetyParts
@@ -23,9 +25,9 @@ final readonly class SafetyParts
                 }
                 if (! $device->relay) {
                     $this->net->copper(
-                        $device->id.(count($device->breaks) > 1 ? ".{$printed}" : ''),
+                        Part::contactOf($device->id, count($device->breaks) > 1 ? $printed : null)->id,
                         ElementKind::SafetySwitch,
-                        "{$screw}.{$device->id}",
+                        At::before($device->screw($printed), $device->id)->id,
                         $screw,
                         Assembly::SWITCH_OHMS,
                         $device->name(),
@@ -33,7 +35,7 @@ final readonly class SafetyParts
                     );
                 }
 
-                return "{$screw}.{$device->id}";
+                return At::before($device->screw($printed), $device->id)->id;
             }
         }
 

@@ -6,6 +6,9 @@ namespace Unionbit\Core\Circuit\Netlist;
 
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -48,12 +51,12 @@ final readonly class SupplyParts
         $common = Message::of('circuit.assembly.own-common', id: $supply->id);
         $this->at(
             $supply,
-            "{$supply->id}.winding",
+            At::lead($supply->id, Lead::Winding)->id,
             $supply->fuseAmps === null
                 ? Message::of('circuit.assembly.winding')
                 : Message::of('circuit.assembly.secondary-before-fuse'),
         );
-        $this->at($supply, "{$supply->id}.return", $common);
+        $this->at($supply, At::lead($supply->id, Lead::Return)->id, $common);
         // Where no screw is, the lead itself is what a probe reaches.
         $this->at($supply, $supply->common, $common);
         $this->at($supply, $supply->hot, Message::of('circuit.assembly.own-hot', id: $supply->id));
@@ -61,8 +64,8 @@ final readonly class SupplyParts
             new Element(
                 id: $supply->id,
                 kind: ElementKind::Winding,
-                a: "{$supply->id}.winding",
-                b: "{$supply->id}.return",
+                a: At::lead($supply->id, Lead::Winding)->id,
+                b: At::lead($supply->id, Lead::Return)->id,
                 label: Message::of('circuit.assembly.transformer'),
                 subject: $supply->id,
                 ohms: $supply->sourceOhms(),
@@ -78,31 +81,31 @@ final readonly class SupplyParts
         $fused = $supply->fuseAmps !== null;
         $this->at(
             $supply,
-            "{$supply->id}.fused",
+            At::lead($supply->id, Lead::Fused)->id,
             $fused
                 ? Message::of('circuit.assembly.behind-fuse', id: $supply->id)
                 : Message::of('circuit.assembly.own-hot', id: $supply->id),
         );
         $this->net->copper(
-            "{$supply->id}.fuse",
+            Part::fuse($supply->id)->id,
             $fused ? ElementKind::Fuse : ElementKind::Wire,
-            "{$supply->id}.winding",
-            "{$supply->id}.fused",
+            At::lead($supply->id, Lead::Winding)->id,
+            At::lead($supply->id, Lead::Fused)->id,
             self::FUSE_OHMS,
             $supply->fuseAmps === null
                 ? Message::of('circuit.assembly.transformer-lead')
                 : Message::of('circuit.assembly.fuse', fuseAmps: Quantity::of($supply->fuseAmps, Unit::Amps)),
             $supply->id,
         );
-        $behind = ['strip-r' => ['fused', $supply->hot], 'strip-c' => ['return', $supply->common]];
-        foreach ($behind as $id => [$lead, $screw]) {
+        $behind = [[Lead::Hot, Lead::Fused, $supply->hot], [Lead::Common, Lead::Return, $supply->common]];
+        foreach ($behind as [$of, $lead, $screw]) {
             $this->net->copper(
-                "{$supply->id}.{$id}",
+                Part::strip($supply->id, $of)->id,
                 ElementKind::Strip,
-                "{$supply->id}.{$lead}",
+                At::lead($supply->id, $lead)->id,
                 $screw,
                 self::STRIP_OHMS,
-                Message::of('circuit.assembly.behind-strip', screw: explode('.', $screw, 2)[1]),
+                Message::of('circuit.assembly.behind-strip', screw: (string) At::read($screw)->name()),
                 $supply->id,
             );
         }
@@ -111,10 +114,10 @@ final readonly class SupplyParts
     /** The primary side, apart from everything else: breaker and service switch, door switch, the winding's leads. */
     private function line(Transformer $supply): void
     {
-        [$from, $hot, $neutral] = array_map(static fn (string $point): string => "{$supply->id}.{$point}", [
-            'supply',
-            'line',
-            'neutral',
+        [$from, $hot, $neutral] = array_map(static fn (Lead $lead): string => At::lead($supply->id, $lead)->id, [
+            Lead::Supply,
+            Lead::Line,
+            Lead::Neutral,
         ]);
         $door = $this->installation->archetype->doorSwitch && $supply->id === 'T1';
         $line = PointKind::Line;
@@ -123,7 +126,7 @@ final readonly class SupplyParts
         if ($door) {
             $this->at($supply, $from, Message::of('circuit.assembly.before-door'), $line);
             $this->net->copper(
-                "{$supply->id}.door",
+                Part::door($supply->id)->id,
                 ElementKind::LineSwitch,
                 $from,
                 $hot,
@@ -134,12 +137,12 @@ final readonly class SupplyParts
         }
         $this->net->add(
             new Element(
-                id: "{$supply->id}.mains",
+                id: Part::mains($supply->id)->id,
                 kind: ElementKind::Line,
                 a: $door ? $from : $hot,
                 b: $neutral,
                 label: Message::of('circuit.assembly.line'),
-                subject: "{$supply->id}.mains",
+                subject: Part::mains($supply->id)->id,
                 ohms: self::LINE_OHMS,
                 reactance: 0.0,
                 dcOhms: Element::OPEN,
@@ -148,12 +151,12 @@ final readonly class SupplyParts
         );
         $this->net->add(
             new Element(
-                id: "{$supply->id}.primary",
+                id: Part::primary($supply->id)->id,
                 kind: ElementKind::Primary,
                 a: $hot,
                 b: $neutral,
                 label: Message::of('circuit.assembly.primary'),
-                subject: "{$supply->id}.primary",
+                subject: Part::primary($supply->id)->id,
                 ohms: self::IDLE_PRIMARY_OHMS,
                 reactance: 0.0,
                 dcOhms: $supply->primaryOhms(),
@@ -166,13 +169,13 @@ final readonly class SupplyParts
     {
         if ($supply->bonded ?? $this->installation->commonBonded()) {
             $this->net->copper(
-                "{$supply->id}.bond",
+                Part::bond($supply->id)->id,
                 ElementKind::Bond,
-                "{$supply->id}.return",
-                EquipmentParts::METAL,
+                At::lead($supply->id, Lead::Return)->id,
+                At::metal()->id,
                 self::BOND_OHMS,
                 Message::of('circuit.assembly.bond-cabinet'),
-                EquipmentParts::METAL,
+                At::metal()->id,
             );
         }
     }

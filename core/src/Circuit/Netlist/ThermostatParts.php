@@ -6,6 +6,8 @@ namespace Unionbit\Core\Circuit\Netlist;
 
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
@@ -16,9 +18,6 @@ use Unionbit\Core\Words\Message;
 /** The thermostat: its plate with switches and link, its electronics, a module at the equipment and its wall unit. */
 final readonly class ThermostatParts
 {
-    /** The link between the two hots, where it is in. */
-    public const LINK = 'plate.link';
-
     /** A plug-in transformer of 20 VA, by the rule of {@see Transformer::sourceOhms()}. */
     private const PLUG_IN_OHMS = 69.12 / 20.0;
 
@@ -47,7 +46,7 @@ final readonly class ThermostatParts
         if ($profile->link !== null && $this->landing->linkIn) {
             [$a, $b] = $profile->link;
             $this->net->copper(
-                self::LINK,
+                Part::link()->id,
                 ElementKind::Jumper,
                 $this->screw($a),
                 $this->screw($b),
@@ -60,7 +59,7 @@ final readonly class ThermostatParts
             if ($terminal->hot !== null) {
                 $this->net->add(
                     new Element(
-                        id: "switch.{$terminal->printed}",
+                        id: Part::switch($terminal->printed)->id,
                         kind: ElementKind::ThermostatSwitch,
                         a: $this->screw($terminal->hot),
                         b: $terminal->point(),
@@ -76,7 +75,7 @@ final readonly class ThermostatParts
         $common = $profile->named(TerminalName::C);
         if ($profile->powerFrom !== null && $common !== null && $profile->powerVa > 0.0) {
             $this->electronics(
-                'thermostat.electronics',
+                Part::electronics()->id,
                 $this->screw($profile->powerFrom),
                 $common->point(),
                 Message::of('circuit.assembly.thermostat-electronics'),
@@ -86,19 +85,19 @@ final readonly class ThermostatParts
         }
         if ($this->landing->plugIn && $profile->powerFrom !== null && $common !== null) {
             $this->net->at(
-                'plug-in.winding',
+                At::plugIn()->id,
                 PointKind::Supply,
                 Place::Wall,
                 Message::of('circuit.assembly.plug-in-transformer'),
             );
             $this->net->add(
                 new Element(
-                    id: 'plug-in',
+                    id: Part::plugIn()->id,
                     kind: ElementKind::Winding,
-                    a: 'plug-in.winding',
+                    a: At::plugIn()->id,
                     b: $common->point(),
                     label: Message::of('circuit.assembly.plug-in-transformer'),
-                    subject: 'plug-in',
+                    subject: Part::PLUG_IN,
                     ohms: self::PLUG_IN_OHMS,
                     reactance: 0.0,
                     dcOhms: 0.55 * self::PLUG_IN_OHMS,
@@ -106,18 +105,18 @@ final readonly class ThermostatParts
                 ),
             );
             $this->net->copper(
-                'plug-in.lead',
+                Part::plugInLead()->id,
                 ElementKind::Wire,
-                'plug-in.winding',
+                At::plugIn()->id,
                 $this->screw($profile->powerFrom),
                 2.0 * Assembly::END_OHMS,
                 Message::of('circuit.assembly.plug-in-lead'),
-                'plug-in',
+                Part::PLUG_IN,
             );
         }
         if ($profile->power === PowerKind::Shared && $profile->powerFrom !== null && $profile->charges !== null) {
             $this->electronics(
-                'thermostat.electronics',
+                Part::electronics()->id,
                 $this->screw($profile->powerFrom),
                 $this->screw($profile->charges),
                 Message::of('circuit.assembly.thermostat-electronics'),
@@ -132,13 +131,13 @@ final readonly class ThermostatParts
     {
         foreach (OutputLeads::of($this->installation, $this->profile) as [$serving, $terminal]) {
             $this->net->copper(
-                "lead.{$terminal->printed}",
+                Part::moduleLead($terminal->printed)->id,
                 ElementKind::Wire,
                 $serving->point(),
                 $this->safety->before($terminal->point()),
                 2.0 * Assembly::END_OHMS,
                 Message::of('circuit.assembly.module-lead', terminal: $terminal->printed),
-                "lead.{$terminal->printed}",
+                Part::moduleLead($terminal->printed)->id,
             );
         }
     }
@@ -154,50 +153,50 @@ final readonly class ThermostatParts
         }
         $board = $this->installation->archetype->boards[0];
         foreach (Assembly::LINK_SCREWS as $number => $printed) {
-            $this->net->screw("wall.{$number}", Place::Wall, (string) $number);
-            $this->net->screw("{$board->value}.{$printed}", $board, $printed);
+            $this->net->screw(At::screw(Place::Wall, (string) $number)->id, Place::Wall, (string) $number);
+            $this->net->screw(At::screw($board, $printed)->id, $board, $printed);
         }
         $hot = $this->screw($this->profile->powerFrom ?? 'R');
-        $common = $this->profile->named(TerminalName::C)?->point() ?? 'module.C';
+        $common = $this->profile->named(TerminalName::C)?->point() ?? At::screw(Place::Module, 'C')->id;
         $this->net->copper(
-            'module.link.1',
+            Part::moduleLink(1)->id,
             ElementKind::Wire,
             $hot,
-            "{$board->value}.M1",
+            At::screw($board, Assembly::LINK_SCREWS[1])->id,
             2.0 * Assembly::END_OHMS,
             Message::of('circuit.assembly.module-link-1'),
             'module',
         );
         $this->net->copper(
-            'module.link.2',
+            Part::moduleLink(2)->id,
             ElementKind::Wire,
             $common,
-            "{$board->value}.M2",
+            At::screw($board, Assembly::LINK_SCREWS[2])->id,
             2.0 * Assembly::END_OHMS,
             Message::of('circuit.assembly.module-link-2'),
             'module',
         );
         $this->electronics(
-            'module.signal',
-            "{$board->value}.M1",
-            "{$board->value}.M3",
+            Part::moduleSignal()->id,
+            At::screw($board, Assembly::LINK_SCREWS[1])->id,
+            At::screw($board, Assembly::LINK_SCREWS[3])->id,
             Message::of('circuit.assembly.module-signal'),
             self::SIGNAL_OHMS,
             self::SIGNAL_OHMS,
             'module',
         );
         $this->electronics(
-            'thermostat.wall-unit',
-            'wall.1',
-            'wall.2',
+            Part::wallUnit()->id,
+            At::screw(Place::Wall, '1')->id,
+            At::screw(Place::Wall, '2')->id,
             Message::of('circuit.assembly.wall-unit'),
             self::WALL_UNIT_OHMS,
             self::ELECTRONICS_DC_OHMS,
         );
         $this->electronics(
-            'thermostat.signal',
-            'wall.3',
-            'wall.2',
+            Part::wallSignal()->id,
+            At::screw(Place::Wall, '3')->id,
+            At::screw(Place::Wall, '2')->id,
             Message::of('circuit.assembly.wall-unit-signal'),
             self::SIGNAL_OHMS,
             self::SIGNAL_OHMS,
@@ -231,6 +230,6 @@ final readonly class ThermostatParts
 
     private function screw(string $printed): string
     {
-        return $this->profile->outputs->value.'.'.$printed;
+        return At::screw($this->profile->outputs, $printed)->id;
     }
 }

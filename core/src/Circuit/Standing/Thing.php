@@ -13,8 +13,8 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Netlist\Point;
-use Unionbit\Core\Circuit\Netlist\ThermostatParts;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
@@ -74,7 +74,7 @@ final readonly class Thing
             ThingKind::Jumper => $setup->withJumper($this->a, $this->b),
             ThingKind::Lift => $setup->lifting($this->a),
             ThingKind::Plug => $setup->lifting(...$this->ends($circuit)),
-            ThingKind::Coil => $setup->with(new LeadOff($this->a)),
+            ThingKind::Coil => $setup->with(new LeadOff(Part::named($this->a))),
             ThingKind::Breaker => $setup->with(...self::breaker($this->a)),
             ThingKind::Link => self::linked($setup, $circuit, ! $circuit->landing->linkIn),
             ThingKind::Door, ThingKind::Switch => $setup,
@@ -107,7 +107,7 @@ final readonly class Thing
     /** @return list<CircuitEdit> the test breaker in the place of a transformer's fuse, whole or open: it holds */
     public static function breaker(string $transformer): array
     {
-        return [new Closed("{$transformer}.fuse"), new FuseBridged("{$transformer}.fuse")];
+        return [new Closed(Part::fuse($transformer)), new FuseBridged(Part::fuse($transformer))];
     }
 
     /** The set-up with the link between the two hots in or out by hand; as it is where there is none. */
@@ -118,7 +118,7 @@ final readonly class Thing
         return match (true) {
             $ends === null || $in === $circuit->landing->linkIn => $setup,
             $in => $setup->withJumper(...$ends),
-            default => $setup->with(new Opened(ThermostatParts::LINK)),
+            default => $setup->with(new Opened(Part::link())),
         };
     }
 

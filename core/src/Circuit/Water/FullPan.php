@@ -14,6 +14,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Job\Interview\Ask\Wished;
 use Unionbit\Core\Job\SafetyDevice;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
@@ -74,7 +75,7 @@ final readonly class FullPan
     {
         $table = CallTable::needed($circuit->installation->archetype);
         $contacts = $circuit->netlist(Setup::calling())->contactsOf($device->id);
-        $open = array_map(static fn (string $id): Opened => new Opened($id), $contacts);
+        $open = array_map(static fn (string $id): Opened => new Opened(Part::named($id)), $contacts);
         $dry = $wet = $makers = [];
         $display = $charges = true;
         foreach ($contacts === [] ? [] : $calls as $call) {

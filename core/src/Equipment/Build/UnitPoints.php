@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Equipment\Build;
 
 use Unionbit\Core\Data\Field;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Terminal\Place;
 
 /**
  * How the points and parts of one unit are called in the circuit. Two units in one cabinet (a packaged unit) share the
@@ -43,7 +45,7 @@ final readonly class UnitPoints
         foreach ($parts->each('terminals') as $screw) {
             [$printed, $name] = [$screw->string('printed'), $screw->string('name')];
             $same = array_values(array_filter($there, static fn (array $t): bool => $t['name'] === $name));
-            $screws[$printed] = "{$place}.".($same[0]['printed'] ?? $printed);
+            $screws[$printed] = At::screw(Place::from($place), $same[0]['printed'] ?? $printed)->id;
             if ($same === []) {
                 $terminals[] = [
                     'place' => $place,
@@ -69,7 +71,7 @@ final readonly class UnitPoints
     public function point(string $own): string
     {
         return $this->screws[$own] ??
-            ($this->shares ? "{$this->place}.{$this->unit}-{$own}" : "{$this->place}.{$own}");
+            At::screw(Place::from($this->place), $this->shares ? "{$this->unit}-{$own}" : $own)->id;
     }
 
     /** "blower-relay"; in the second unit of its kind "blower-relay-indoor-2". */

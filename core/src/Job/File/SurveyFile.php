@@ -17,6 +17,7 @@ use Unionbit\Core\Job\LinkState;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Job\SafetyKind;
 use Unionbit\Core\Job\SupplyFacts;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Colour;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Cable;
@@ -152,7 +153,7 @@ final class SurveyFile
     {
         $prints = [];
         foreach ($node->keys('prints') as $point) {
-            if (Place::ofPoint($point) === null) {
+            if (At::read($point)->place === null) {
                 throw InvalidData::notAllowed(
                     "{$node->pointer}/prints",
                     $point,

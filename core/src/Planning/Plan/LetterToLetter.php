@@ -149,7 +149,9 @@ final class LetterToLetter
         if ($hot === null || $reached === null || count($archetype->supplies()) < 2) {
             return true;
         }
-        $behind = $archetype->supplyAt($installation->pointOf(...$reached));
+        $behind = $archetype->supplyAt(
+            $installation->pointOf($reached->place(), (string) $reached->end()->terminal),
+        );
 
         return $behind === null || $behind->id === $archetype->supplyOf($hot)?->id;
     }

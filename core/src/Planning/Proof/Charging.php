@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\Water\FullPan;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -95,7 +96,7 @@ final class Charging
     private static function fed(Plan $plan, Circuit $circuit, float $from, float $below): array
     {
         $with = $circuit->operate(Setup::calling());
-        $without = $circuit->operate(Setup::calling()->with(new Opened('thermostat.electronics')));
+        $without = $circuit->operate(Setup::calling()->with(new Opened(Part::electronics())));
         $fed = array_filter(
             $plan->installation->archetype->loads,
             static fn (Load $load): bool => $load->kind->hasState() &&

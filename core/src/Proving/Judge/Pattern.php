@@ -14,6 +14,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Step\FaultedStep;
 use Unionbit\Core\Proving\Step\Sign;
 
@@ -73,7 +74,7 @@ final readonly class Pattern
 
     private static function fuse(string $supply): Opened
     {
-        return new Opened("{$supply}.fuse");
+        return new Opened(Part::fuse($supply));
     }
 
     /** @param  list<string>  $open  supplies whose fuse has opened */

@@ -14,6 +14,9 @@ use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Part;
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Words\Message;
 
@@ -142,15 +145,15 @@ final readonly class SingleCauses
         foreach ($this->circuit->netlist($setup)->elements as $element) {
             match (true) {
                 $element->isOpen() => null,
-                $element->kind === ElementKind::ThermostatSwitch => ($switches[] = new Opened($element->id)),
-                $element->kind === ElementKind::Fuse => ($fuses[] = new Opened($element->id)),
-                $element->kind === ElementKind::Wire && $element->isAt('near') => ($wires[] = new Opened(
-                    $element->id,
+                $element->kind === ElementKind::ThermostatSwitch => ($switches[] = new Opened($element->part())),
+                $element->kind === ElementKind::Fuse => ($fuses[] = new Opened($element->part())),
+                $element->kind === ElementKind::Wire && $element->isAt(Side::Near) => ($wires[] = new Opened(
+                    $element->part(),
                 )),
-                $element->kind === ElementKind::Load => ($loads[] = new Opened($element->id)),
+                $element->kind === ElementKind::Load => ($loads[] = new Opened($element->part())),
                 $element->kind === ElementKind::Winding,
                 $element->kind === ElementKind::SafetySwitch,
-                $element->kind === ElementKind::Jumper => ($other[] = new Opened($element->id)),
+                $element->kind === ElementKind::Jumper => ($other[] = new Opened($element->part())),
                 default => null,
             };
         }
@@ -165,7 +168,7 @@ final readonly class SingleCauses
         foreach (self::COIL_SHORTS as $k) {
             foreach ($this->circuit->installation->loads() as $load) {
                 if ($load->kind->isCoil()) {
-                    $shorts[] = new CoilShorted($load->id, $k);
+                    $shorts[] = new CoilShorted(Part::named($load->id), $k);
                 }
             }
         }
@@ -192,7 +195,7 @@ final readonly class SingleCauses
         $beside = $apart = [];
         foreach ($cable->conductors as $n => $one) {
             foreach (array_slice($cable->conductors, $n + 1) as $m => $other) {
-                $touch = new Touching("{$cable->id}{$one->number}.mid", "{$cable->id}{$other->number}.mid");
+                $touch = new Touching(At::middle($one->id()), At::middle($other->id()));
                 $m === 0 ? ($beside[] = $touch) : ($apart[] = $touch);
             }
         }

@@ -11,7 +11,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PlateTerminal;
@@ -134,7 +134,7 @@ final readonly class BoardPoints
     {
         $loads = $this->loadsBehind($board);
         foreach ($loads as $return) {
-            if (Place::ofPoint($return)?->isOutdoors() !== true) {
+            if (At::read($return)->place?->isOutdoors() !== true) {
                 return $return;
             }
         }

@@ -10,6 +10,7 @@ use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Words\Message;
@@ -116,7 +117,7 @@ final readonly class Waits
         foreach ($this->house->loads() as $load) {
             foreach ($load->drives as $contact) {
                 if ($contact->delaySeconds > 0.0 && ! $contact->normallyClosed) {
-                    $setup = $setup->with(new Opened($contact->id));
+                    $setup = $setup->with(new Opened(Part::named($contact->id)));
                 }
             }
         }

@@ -14,6 +14,7 @@ use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\PlanProof;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Load\LoadChecks;
 use Unionbit\Core\Proving\Step\BoardPoints;
 use Unionbit\Core\Proving\Step\Method;
@@ -492,7 +493,7 @@ final readonly class Steps
      */
     private static function oneNeeded(CallName $call, array $probes): array
     {
-        $wall = array_filter($probes, static fn (Probe $p): bool => Place::ofPoint($p->b) === Place::Wall);
+        $wall = array_filter($probes, static fn (Probe $p): bool => At::read($p->b)->place === Place::Wall);
         $needed = $call === CallName::Fan && count($wall) > 1 ? count($wall) - 1 : count($probes) - 1;
 
         return array_map(

@@ -15,6 +15,7 @@ use Unionbit\Core\Circuit\Standing\Danger;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\PreCheck;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Step\BoardPoints;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Probe;
@@ -100,7 +101,9 @@ final readonly class SupportingSteps
                 ElementKind::Wire,
                 static fn (Element $e): bool => $net->point($e->a)->place === Place::Module,
             );
-            $setup = $setup->with(...array_map(static fn (string $id): Opened => new Opened($id), $leads));
+            $setup = $setup->with(
+                ...array_map(static fn (string $id): Opened => new Opened(Part::named($id)), $leads),
+            );
         }
         foreach ($terminals as $terminal) {
             $setup = $setup->withJumper($hot[0], $terminal->point());

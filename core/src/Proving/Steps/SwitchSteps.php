@@ -12,6 +12,7 @@ use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Job\SafetyKind;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Sign;
@@ -87,7 +88,9 @@ final readonly class SwitchSteps
     {
         $contacts = $this->plan->circuit()->netlist(Setup::calling())->contactsOf($device->id);
 
-        return $this->setup($call)->with(...array_map(static fn (string $id): Opened => new Opened($id), $contacts));
+        return $this->setup($call)->with(
+            ...array_map(static fn (string $id): Opened => new Opened(Part::named($id)), $contacts),
+        );
     }
 
     /** @param  non-empty-list<Load>  $stops */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Belief;
 
+use Unionbit\Core\Fault\FaultId;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Suspect\SuspectList;
@@ -40,10 +41,7 @@ final readonly class Endings
             return $repair->faults();
         }
 
-        return array_map(
-            static fn (string $id): string => explode('@', $id)[0],
-            array_values(array_filter(explode('+', $what), static fn (string $id): bool => $id !== '')),
-        );
+        return array_map(static fn (FaultId $id): string => $id->base(), FaultId::each($what));
     }
 
     /** @return list<string> */

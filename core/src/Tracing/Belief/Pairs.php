@@ -137,7 +137,7 @@ final class Pairs
             $this->belief->suspects(),
             static fn (Suspect $s): bool => count($s->faults) === 1 &&
                 $s->id !== $first->id &&
-                $s->faults[0]->base() === $s->id,
+                $s->faults[0]->base === $s->id,
         );
     }
 

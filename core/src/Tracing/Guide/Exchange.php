@@ -32,7 +32,7 @@ final readonly class Exchange
     {
         $of = match ($repair->wires) {
             Wires::OfPlace => $points->landedAt($at),
-            Wires::OfPart => $points->leadsOf($repair->of),
+            Wires::OfPart => $points->leadsOf($repair->of[0] ?? ''),
             null => [],
         };
 

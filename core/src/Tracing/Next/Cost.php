@@ -263,7 +263,7 @@ final class Cost
     public function placeOf(string $repair): Place
     {
         $known = $this->repairs[$repair] ?? null;
-        $part = $known->of ?? '';
+        $part = $known->of[0] ?? '';
 
         return $known->at ?? ($this->points->of($part) === null ? Place::Indoor : $this->points->placeOf($part));
     }

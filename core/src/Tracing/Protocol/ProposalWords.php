@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tracing\Protocol;
 
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Fault\Repair;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
 use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Record\EventKind;
@@ -118,8 +119,8 @@ final readonly class ProposalWords
     {
         $netlist = $this->trace->world->netlist();
         $said = [];
-        foreach ($repair->of === '' ? [] : explode('~', $repair->of) as $one) {
-            $point = $netlist->points[$one] ?? ($netlist->points["{$one}.near"] ?? null);
+        foreach ($repair->of as $one) {
+            $point = $netlist->points[$one] ?? ($netlist->points[At::near($one)->id] ?? null);
             $said[] =
                 $repair->kind === 'setting'
                     ? self::setting($one)
@@ -150,7 +151,7 @@ final readonly class ProposalWords
         $lead = $this->trace->world->points->leadOf($name);
         $load = $lead === null ? null : $this->trace->world->netlist()->elements[$lead] ?? null;
         if ($load !== null) {
-            return $this->trace->world->points->sideOf($name) === LeadOff::HOT
+            return $this->trace->world->points->sideOf($name) === Lead::Hot
                 ? Message::of('tracing.point.hot', part: $load->label)
                 : Message::of('tracing.point.common', part: $load->label);
         }

@@ -141,6 +141,6 @@ final readonly class Suspect
     {
         return $ended === []
             ? $this->faults
-            : array_values(array_filter($this->faults, static fn (Fault $f): bool => ! isset($ended[$f->base()])));
+            : array_values(array_filter($this->faults, static fn (Fault $f): bool => ! isset($ended[$f->base])));
     }
 }

@@ -13,6 +13,7 @@ use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\World\Prediction;
 
@@ -57,7 +58,7 @@ final readonly class SuspectList
         $suspects = [];
         foreach ([...$usual, ...$catalogue->severities($circuit)] as $fault) {
             $factors = ['frequency' => $fault->weight(), 'places' => 1.0 / ($places[$fault->entry] ?? 1)];
-            if ($fault->base() !== $fault->id) {
+            if ($fault->base !== $fault->id) {
                 $factors['severity'] = self::SEVERITY;
             }
             foreach ($history as $word) {
@@ -88,7 +89,7 @@ final readonly class SuspectList
     {
         $repair = array_find(
             $this->repairs,
-            static fn (Repair $r): bool => $r->does === Doing::Fuse && $r->of === $supply,
+            static fn (Repair $r): bool => $r->does === Doing::Fuse && $r->isAt($supply),
         );
 
         return $repair->id ?? $supply;
@@ -104,7 +105,7 @@ final readonly class SuspectList
     {
         $fault = array_find($left, static fn (Fault $f): bool => $f->repair === $target);
         $repair = $this->repairs[$target] ?? null;
-        $blown = $repair?->does === Doing::Fuse && in_array($repair->of, $open, true);
+        $blown = $repair?->does === Doing::Fuse && array_intersect($repair->of, $open) !== [];
 
         return Prediction::finding($fault->entry ?? ($blown ? $repair->ends[0]->entry : Prediction::SOUND));
     }
@@ -129,7 +130,7 @@ final readonly class SuspectList
     {
         $repair = array_find(
             $this->repairs,
-            static fn (Repair $r): bool => $r->of === $key && ($r->ends[0]->settings ?? []) !== [],
+            static fn (Repair $r): bool => $r->isAt($key) && ($r->ends[0]->settings ?? []) !== [],
         );
 
         return $repair->id ?? $key;
@@ -177,16 +178,14 @@ final readonly class SuspectList
     {
         $spots = $conductors = [];
         foreach ($fault->parts as $part) {
-            foreach (explode('~', $part) as $one) {
-                $element = $elements[$one] ?? null;
-                $subject = $element->subject ?? $one;
-                if ($element !== null) {
-                    array_push($spots, $element->a, $element->b);
-                }
-                if (isset($copper[$subject])) {
-                    array_push($spots, "{$subject}.near", "{$subject}.far");
-                    $conductors[$subject] = $copper[$subject];
-                }
+            $element = $elements[$part] ?? null;
+            $subject = $element->subject ?? $part;
+            if ($element !== null) {
+                array_push($spots, $element->a, $element->b);
+            }
+            if (isset($copper[$subject])) {
+                array_push($spots, At::near($subject)->id, At::far($subject)->id);
+                $conductors[$subject] = $copper[$subject];
             }
         }
 

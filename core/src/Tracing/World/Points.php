@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Unionbit\Core\Tracing\World;
 
 use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Edit\LeadOff;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Test\Face;
 use Unionbit\Core\Tracing\Test\Probe;
@@ -27,7 +28,7 @@ final readonly class Points
     /** @var array<string, string> the circuit's point by every name */
     public array $byName;
 
-    /** @var array<string, array{string, string}> element of the lead, HOT or COMMON, by its name */
+    /** @var array<string, array{string, Lead}> part and which lead of it, by its name */
     private array $leads;
 
     private Netlist $netlist;
@@ -47,7 +48,7 @@ final readonly class Points
                 $names += [$a => $element->a, $b => $element->b];
             }
             if ($element->kind === ElementKind::Load) {
-                $leads += [$a => [$element->id, LeadOff::HOT], $b => [$element->id, LeadOff::COMMON]];
+                $leads += [$a => [$element->id, Lead::Hot], $b => [$element->id, Lead::Common]];
             }
         }
         foreach (self::STRINGS as $name => $switches) {
@@ -102,10 +103,10 @@ final readonly class Points
         return array_intersect_key($this->byName, $leads);
     }
 
-    /** HOT or COMMON of a part's lead. */
-    public function sideOf(string $lead): string
+    /** Which lead of its part. */
+    public function sideOf(string $lead): Lead
     {
-        return $this->leads[$lead][1] ?? LeadOff::HOT;
+        return $this->leads[$lead][1] ?? Lead::Hot;
     }
 
     /** Where a part's own end is while its lead is off; null for what is no lead. */
@@ -113,7 +114,7 @@ final readonly class Points
     {
         $of = $this->leads[$lead] ?? null;
 
-        return $of === null ? null : LeadOff::point(...$of);
+        return $of === null ? null : At::off(...$of)->id;
     }
 
     /** The name of a point by which a test says it: a part's own end is its lead's. */
@@ -188,7 +189,7 @@ final readonly class Points
     {
         $id = $this->byName[$name] ?? $name;
 
-        return ($this->netlist->points[$id] ?? null)->place ?? (Place::ofPoint($id) ?? Place::Indoor);
+        return ($this->netlist->points[$id] ?? null)->place ?? (At::read($id)->place ?? Place::Indoor);
     }
 
     /** The thermostat off its wires said end by end: every end lifted, jumpers from copper to copper. */

@@ -21,6 +21,7 @@ use Unionbit\Core\Circuit\Standing\Thing;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Test\Face;
@@ -148,13 +149,13 @@ final class World
         $setup = $this->hands($setup->inMode($test->call->mode()), $test);
         $edits = $fault === null || ($test->held !== [] && $fault->entry === 'door-open') ? [] : $fault->edits;
         foreach ($open as $id) {
-            $edits[] = new Opened("{$id}.fuse");
+            $edits[] = new Opened(Part::fuse($id));
         }
         foreach ($test->breaker as $id) {
             array_push($edits, ...Thing::breaker($id));
         }
         foreach ($test->off as $id) {
-            $edits[] = new SourceScaled($id, 0.0);
+            $edits[] = new SourceScaled(Part::named($id), 0.0);
         }
 
         return $edits === [] ? $setup : $setup->with(...$edits);
@@ -170,7 +171,7 @@ final class World
             if ($lead === null) {
                 $lifted[] = $name;
             } else {
-                $setup = $setup->with(new LeadOff($lead, $this->points->sideOf($name)));
+                $setup = $setup->with(new LeadOff(Part::named($lead), $this->points->sideOf($name)));
             }
         }
         foreach ($test->unplugged as $place) {

@@ -8,9 +8,9 @@ use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Rule\MappingRule;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
-use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
 /** MR11 A bare contactor coil has no polarity; with electronics in the outdoor pair Y and C may not be exchanged. */
@@ -20,7 +20,7 @@ final class Mr11OutdoorPolarity implements MappingRule
     {
         $outdoor = array_filter(
             $plan->installation->archetype->loads,
-            static fn (Load $load): bool => Place::ofPoint($load->to)?->isOutdoors() === true,
+            static fn (Load $load): bool => At::read($load->to)->place?->isOutdoors() === true,
         );
         if ($outdoor === []) {
             return [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Screening\Rule\Wires;
 
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
@@ -12,6 +13,7 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Wiring\Conductor;
+use Unionbit\Core\Wiring\Tip;
 use Unionbit\Core\Words\Message;
 
 /** SC12 A conductor whose two ends carry different letters: a deliberate reuse, or a swap. */
@@ -52,8 +54,9 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
         $findings = [];
         foreach ($installation->equipmentSeen() ? $installation->cables : [] as $cable) {
             foreach ($cable->conductors as $conductor) {
-                $sides = [[$cable->from, $conductor->near, 'near'], [$cable->to, $conductor->far, 'far']];
-                foreach ($sides as [$place, $end, $side]) {
+                foreach (Side::cases() as $side) {
+                    $tip = new Tip($cable, $conductor, $side);
+                    [$place, $end] = [$tip->place(), $tip->end()];
                     if (
                         $place !== Place::Wall &&
                         $end->terminal !== null &&
@@ -76,7 +79,7 @@ final readonly class Sc12EndsDisagree implements ScreeningRule
                                 end: $end->terminal,
                             ),
                             Message::of('screening.sc12.read-board-again-another-kind'),
-                            ["{$cable->id}{$conductor->number}.{$side}"],
+                            [$tip->at()->id],
                         );
                     }
                 }
