@@ -8,12 +8,13 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Circuit\SpiceDeck;
 use Unionbit\Core\Fault\FaultCatalogue;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -59,9 +60,10 @@ printf(
 $points = [];
 $ours = $seconds(static function () use ($plan, $catalogue, $calls, &$points): void {
     $circuit = new Circuit($plan->installation, $plan->profile, $plan->landing);
+    $house = AskedHouse::of($circuit);
     foreach ($catalogue->of($circuit) as $fault) {
         foreach ($calls as $call) {
-            $setup = FaultedCall::setup($circuit, $call, $fault);
+            $setup = $house->with($fault)->setup(Hands::calling($call));
             $circuit->operate($setup)->phasors->magnitude('indoor.R', 'indoor.C');
             $points[] = $setup;
         }

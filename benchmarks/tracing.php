@@ -58,8 +58,8 @@ foreach (array_slice($cases, 0, $wanted) as $n => [$id, $plan, $fault]) {
     $trace = new Trace($plan, $faults);
     $trace->byBitsAlone($mode === 'bits');
     $second = $mode === 'two' ? another($faults, $trace, $fault) : [];
-    $house = new PlayedHouse($trace->world, $trace->sight, [$fault, ...$second], 7 + $n, $wrong);
-    $told = complain($trace, new PlayedHouse($trace->world, $trace->sight, [$fault], 7 + $n), $house);
+    $house = new PlayedHouse($trace->house, $trace->sight, [$fault, ...$second], 7 + $n, $wrong);
+    $told = complain($trace, new PlayedHouse($trace->house, $trace->sight, [$fault], 7 + $n), $house);
     if (! $told) {
         $skipped++;
 
@@ -171,7 +171,7 @@ function another(FaultCatalogue $faults, Trace $trace, Fault $first): array
     $all = $faults->of($trace->circuit);
     for ($try = 0; $try < 40; $try++) {
         $fault = $all[mt_rand(0, count($all) - 1)];
-        $house = new PlayedHouse($trace->world, $trace->sight, [$fault]);
+        $house = new PlayedHouse($trace->house, $trace->sight, [$fault]);
         foreach ($fault->repair === $first->repair ? [] : $trace->calls() as $call) {
             $sees = $house->complained($call)->sees;
             foreach ($trace->wanted($call) as $key => $answer) {

@@ -38,7 +38,7 @@ final readonly class TraceTalk
     {
         $trace = new Trace($this->plan, $this->catalogue, $history);
         $reading = new Reading(Vocabulary::of($trace));
-        $house = $faults === [] ? null : new PlayedHouse($trace->world, $trace->sight, $faults);
+        $house = $faults === [] ? null : new PlayedHouse($trace->house, $trace->sight, $faults);
         try {
             foreach (
                 Session::complaints(new Given(['complaint' => $complaint]), $reading) as [$call, $result, $when]

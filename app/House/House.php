@@ -15,7 +15,7 @@ use Unionbit\Core\Job\PlateAsFound;
 use Unionbit\Core\Planning\File\PlanFile;
 use Unionbit\Core\Planning\Plan\FoundPlan;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Steps\Steps;
 use WeakMap;
@@ -129,7 +129,7 @@ final class House
                 ' ',
                 array_map(
                     static fn (Step $s): string => $s->key().
-                        implode(array_map(static fn (Probe $p): string => $p->key(), $s->probes)),
+                        implode(array_map(static fn (Measure $p): string => $p->key(), $s->probes)),
                     $steps,
                 ),
             ),

@@ -11,11 +11,12 @@ use App\Records\Progress\Progress;
 use App\Records\Step\StepRecord;
 use App\Web\Controller;
 use App\Web\JsonResponse;
+use Unionbit\Core\Asked\AskedHouse;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Coverage\Parting;
 use Unionbit\Core\Proving\Judge\Pattern;
-use Unionbit\Core\Proving\Judge\SeenStep;
+use Unionbit\Core\Proving\Judge\StepEvidence;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Words\Message;
 
@@ -33,7 +34,9 @@ final class PatternController extends Controller
         $progress = Progress::of($job);
         $seen = $progress->seen();
         $fits =
-            $plan === null || $seen === [] ? [] : (new Pattern($plan->circuit(), $files->faults()))->explain($seen);
+            $plan === null || $seen === []
+                ? []
+                : (new Pattern(AskedHouse::of($plan->circuit()), $files->faults()))->explain($seen);
 
         return new JsonResponse([
             'calls' => count($seen),
@@ -75,9 +78,9 @@ final class PatternController extends Controller
             }
             $two = array_filter(
                 $seen,
-                static fn (SeenStep $s): bool => in_array($s->step->key(), [$key, $board], true),
+                static fn (StepEvidence $s): bool => in_array($s->step->key(), [$key, $board], true),
             );
-            $fits = (new Pattern($plan->circuit(), $files->faults()))->explain(array_values($two));
+            $fits = (new Pattern(AskedHouse::of($plan->circuit()), $files->faults()))->explain(array_values($two));
             $brackets[] = [
                 'call' => $record->step->call->label(),
                 'wall' => $both[0],

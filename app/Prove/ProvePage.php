@@ -17,15 +17,17 @@ use App\Records\Reading\ReadingView;
 use App\Records\Step\StepRecord;
 use App\Records\Step\StepSheet;
 use App\Stage\JobFrame;
+use Unionbit\Core\Asked\Face;
+use Unionbit\Core\Asked\Show\SignAnswer;
+use Unionbit\Core\Asked\Thing\Jumper;
+use Unionbit\Core\Asked\Thing\LiftedEnd;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Figures\Air\TemperatureSplit;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Route\Route;
 use Unionbit\Core\Proving\Route\School;
-use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Proving\Steps\SupportingSteps;
@@ -196,9 +198,17 @@ final class ProvePage
             'closes' => $step->closes,
             'places' => array_map(static fn (Place $p): Message => $p->label(), $step->places()),
             'follows' => $step->follows,
-            'jumpers' => $step->setup->jumpers,
-            'lifted' => $step->setup->lifted,
-            'faceOff' => $step->setup->faceOff,
+            'jumpers' => array_map(
+                static fn (Jumper $j): array => $j->names(),
+                $step->hands->things->each(Jumper::class),
+            ),
+            'lifted' => array_merge(
+                ...array_map(
+                    static fn (LiftedEnd $e): array => $e->names(),
+                    $step->hands->things->each(LiftedEnd::class),
+                ),
+            ),
+            'faceOff' => $step->hands->face() !== Face::On,
             'wait' => ['seconds' => $step->wait->seconds, 'reason' => $step->wait->reason],
             'state' => $record->state(),
             'running' => $record->isRunning(),
@@ -206,7 +216,7 @@ final class ProvePage
             'readAgain' => $record->isReadAgain(),
             'readyAt' => $record->readyAt?->toIso8601String(),
             'probes' => array_map(
-                static function (Probe $p, array $expected) use ($record, $notes): array {
+                static function (Measure $p, array $expected) use ($record, $notes): array {
                     $reading = $record->readings[$p->key()] ?? null;
 
                     return [
@@ -231,11 +241,11 @@ final class ProvePage
                     'sense' => $s->sense,
                     'optional' => $s->optional,
                     'outcome' => $row?->outcome,
-                    'how' => $row?->how?->label(),
+                    'how' => $row?->how?->ofCall(),
                     'danger' => $row?->how?->isDanger() ?? false,
                     'neither' => array_map(
-                        static fn (Neither $n): array => ['value' => $n->value, 'label' => $n->label()],
-                        Neither::of($s),
+                        static fn (SignAnswer $n): array => ['value' => $n->value, 'label' => $n->ofCall()],
+                        $s->neither(),
                     ),
                     'reason' => $row?->reason,
                     'simulated' => $row->simulated ?? false,
@@ -253,7 +263,7 @@ final class ProvePage
                     ? []
                     : array_map(
                         static fn (Message $m): Message => $m->opening(),
-                        Strip::ofSetup($step->setup)->labels($plan->circuit()),
+                        $step->hands->things->labels($plan->circuit()),
                     ),
             'beside' => $step->beside,
             'buildUp' => $step->buildUp,

@@ -15,10 +15,11 @@ use App\Web\Controller;
 use App\Web\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
+use Unionbit\Core\Asked\AskedHouse;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Proving\Judge\Pattern;
-use Unionbit\Core\Proving\Judge\SeenStep;
+use Unionbit\Core\Proving\Judge\StepEvidence;
 use Unionbit\Core\Proving\Route\Separation;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Words\Message;
@@ -47,10 +48,10 @@ final class TellsController extends Controller
                 $others = array_values(
                     array_filter($steps, static fn (Step $s): bool => $s->call === $step->call && $s !== $step),
                 );
-                $groups = (new Separation($plan->circuit(), app(JobFiles::class)->faults()))->ofStep(
-                    $step,
-                    $others,
-                );
+                $groups = (new Separation(
+                    AskedHouse::of($plan->circuit()),
+                    app(JobFiles::class)->faults(),
+                ))->ofStep($step, $others);
                 $labels = array_combine(
                     array_map(static fn (Step $s): string => $s->key(), $others),
                     array_map(static fn (Step $s): Message => $s->method->label(), $others),
@@ -84,15 +85,15 @@ final class TellsController extends Controller
         $context->expect($place->mode, $place->a, $place->b);
         $faults = app(JobFiles::class)->faults();
         $seen = Progress::of($job)->seen();
-        $failing = array_filter($seen, static fn (SeenStep $s): bool => in_array(false, $s->signs, true)) !== [];
+        $failing = array_filter($seen, static fn (StepEvidence $s): bool => in_array(false, $s->signs, true)) !== [];
         $suspects = $failing
             ? array_map(
                 static fn (Fault $f): string => $f->id,
-                (new Pattern($context->circuit, $faults))->explain($seen),
+                (new Pattern($context->house, $faults))->explain($seen),
             )
             : null;
-        $groups = (new Separation($context->circuit, $faults))->ofReading(
-            $context->setup,
+        $groups = (new Separation($context->house, $faults))->ofReading(
+            $context->hands,
             $place->mode,
             $place->a,
             $place->b,

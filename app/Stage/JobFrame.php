@@ -13,10 +13,11 @@ use App\Records\Power\PowerFlag;
 use App\Records\Progress\Progress;
 use App\Records\SetUp\SetupStrip;
 use Illuminate\Support\Facades\Gate;
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Things;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Netlist\Point;
-use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Circuit\Standing\Strip;
 use Unionbit\Core\Job\PowerSource;
 use Unionbit\Core\Words\Message;
 
@@ -65,11 +66,13 @@ final class JobFrame
      * @return list<array{id: string, label: Message, place: string, placeLabel: string|Message, terminal: ?string,
      *     conductor: ?string, group: string}>
      */
-    private static function points(Circuit $circuit, Strip $strip): array
+    private static function points(Circuit $circuit, Things $strip): array
     {
         $points = [];
         // A part whose lead is off shows its own end.
-        foreach ($circuit->netlist($strip->on(Setup::calling(), $circuit))->points as $point) {
+        foreach (
+            $circuit->netlist(AskedHouse::of($circuit)->setup(Hands::calling()->beside($strip)))->points as $point
+        ) {
             if ($point->probeable && $point->place !== null) {
                 $points[] = self::point($point);
             }

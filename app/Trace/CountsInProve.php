@@ -9,10 +9,10 @@ use App\Models\Job;
 use App\Records\Reading\RunningProof;
 use App\Records\Step\ObserveSign;
 use Illuminate\Support\Str;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Show\SignAnswer;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Step\Sign;
-use Unionbit\Core\Tracing\Test\TestSetup;
 
 /** What Trace sees while the proof of the same call runs, counts in that proof too. */
 final class CountsInProve
@@ -21,9 +21,9 @@ final class CountsInProve
      * Signs of the running proof that were answered here.
      *
      * @param  array<string, string>  $sees
-     * @return array<string, array{sign: Sign, seen: bool, how: ?Neither}> by the id that each will have
+     * @return array<string, array{sign: Sign, seen: bool, how: ?SignAnswer}> by the id that each will have
      */
-    public static function signs(Job $job, TestSetup $setup, array $sees): array
+    public static function signs(Job $job, Hands $setup, array $sees): array
     {
         $record = $sees !== [] && $setup->isPlain() ? RunningProof::of($job, $setup->call) : null;
         if ($record === null || ! $record->isRunning() || $record->offAt !== null) {
@@ -42,20 +42,21 @@ final class CountsInProve
 
     /**
      * @param  list<string>  $answers
-     * @return array{seen: bool, how: ?Neither}
+     * @return array{seen: bool, how: ?SignAnswer}
      */
     private static function answered(Sign $sign, array $answers): array
     {
-        $how = count($answers) === 1 ? Neither::tryFrom($answers[0]) : null;
+        $said = count($answers) === 1 ? SignAnswer::tryFrom($answers[0]) : null;
+        $how = in_array($said, SignAnswer::NEITHER, true) ? $said : null;
         $runs = array_any($answers, static fn (string $a): bool => $a === 'yes' || $a === 'on');
 
         return [
             'seen' => $how === null && $runs !== $sign->still,
-            'how' => $how !== null && in_array($how, Neither::of($sign), true) ? $how : null,
+            'how' => $how !== null && in_array($how, $sign->neither(), true) ? $how : null,
         ];
     }
 
-    /** @param  array<string, array{sign: Sign, seen: bool, how: ?Neither}>  $signs  by id */
+    /** @param  array<string, array{sign: Sign, seen: bool, how: ?SignAnswer}>  $signs  by id */
     public static function record(Job $job, User $user, CallName $call, array $signs): void
     {
         $step = $signs === [] ? '' : RunningProof::of($job, $call)?->step->key() ?? '';

@@ -13,10 +13,11 @@ use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use App\Trace\Book\TraceBook;
 use Illuminate\Support\Facades\DB;
+use Unionbit\Core\Asked\Show\SignAnswer;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Tracing\Protocol\Given;
+use Unionbit\Core\Tracing\Protocol\HandsText;
 use Unionbit\Core\Tracing\Protocol\Reading;
 use Unionbit\Core\Tracing\Protocol\Session;
 use Unionbit\Core\Tracing\Record\EventKind;
@@ -75,7 +76,8 @@ final class RecordTrace
 
     /**
      * @param  array<string, mixed>  $body  of a test, checked
-     * @return array<string, array{sign: Sign, seen: bool, how: ?Neither}> what of it the running proof asks for, by id
+     * @return array<string, array{sign: Sign, seen: bool, how: ?SignAnswer}> what of it the running proof asks
+     *     for, by id
      */
     private static function signs(TraceBook $book, Job $job, array $body): array
     {
@@ -114,7 +116,7 @@ final class RecordTrace
                 $reading->result(new Given($body['result'] ?? null, '/result'), $probe);
 
                 return [
-                    'test' => [...$setup->toArray(), 'probe' => $probe->toArray()],
+                    'test' => [...HandsText::of($setup, $book->trace->circuit), 'probe' => $probe->toArray()],
                     'result' => $body['result'] ?? [],
                 ];
             } elseif ($kind === TraceMoment::Event) {

@@ -59,16 +59,14 @@ final class TraceController extends Controller
         $wanted =
             $book === null
                 ? []
-                : $book
-                    ->setups()
-                    ->things((new Reading($book->words))->setup(new Given($request->setup(), '/setup')));
+                : $book->toStand((new Reading($book->words))->setup(new Given($request->setup(), '/setup')))->all;
         DB::transaction(static function () use ($job, $user, $book, $wanted): void {
             if ($book === null) {
                 return;
             }
-            $standing = SetupStrip::of($job)->things;
+            $standing = SetupStrip::of($job)->all;
             foreach (array_diff_key($standing, $wanted) as $thing) {
-                if ($thing->kind->isOfTest()) {
+                if ($thing->kind()?->isOfTest() === true) {
                     PutOn::record($job, $user, (string) Str::ulid(), $thing, false);
                 }
             }

@@ -24,6 +24,8 @@ use App\Trace\View\ResultWords;
 use App\Trace\View\RowView;
 use App\Trace\View\SignView;
 use Illuminate\Support\Facades\Cache;
+use Unionbit\Core\Asked\Show\Senses;
+use Unionbit\Core\Asked\Show\SignAnswer;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Caution;
 use Unionbit\Core\Fault\ToldWhen;
@@ -38,8 +40,6 @@ use Unionbit\Core\Tracing\Record\State;
 use Unionbit\Core\Tracing\Shares;
 use Unionbit\Core\Tracing\Suspect\Suspect;
 use Unionbit\Core\Tracing\Test\Moment;
-use Unionbit\Core\Tracing\World\Said;
-use Unionbit\Core\Tracing\World\Sight;
 use Unionbit\Core\Words\Message;
 
 /** What the stage of a fault shows: complaint, suspects, what to do next, the rows so far, the answer. */
@@ -191,21 +191,25 @@ final class TracePage
     {
         $by = [];
         foreach ($sees as $key => $answer) {
-            $seen = Sight::name($key);
-            $said = Said::tryFrom($answer);
+            $seen = Senses::name($key);
+            $said = SignAnswer::tryFrom($answer);
             if ($seen !== null && $said !== null) {
                 $by[$said->value][] = $seen;
             }
         }
-        if (count($by) === 1 && count($by[Said::No->value] ?? []) > 2) {
+        if (count($by) === 1 && count($by[SignAnswer::No->value] ?? []) > 2) {
             return [Message::of('trace.page.nothing-runs')];
         }
         $says = [];
         foreach ($by as $answer => $keys) {
             $says[] = match ($answer) {
-                Said::Yes->value => Message::of('trace.page.runs', keys: $keys),
-                Said::No->value => Message::of('trace.page.does-not', keys: $keys),
-                default => Message::of('trace.page.answers', keys: $keys, answer: Said::from($answer)->label()),
+                SignAnswer::Yes->value => Message::of('trace.page.runs', keys: $keys),
+                SignAnswer::No->value => Message::of('trace.page.does-not', keys: $keys),
+                default => Message::of(
+                    'trace.page.answers',
+                    keys: $keys,
+                    answer: SignAnswer::from($answer)->label(),
+                ),
             };
         }
 

@@ -34,6 +34,8 @@ use App\Trace\RecordTrace;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use LogicException;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Data\Field;
@@ -43,9 +45,7 @@ use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Tracing\Played\PlayedHouse;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
 
 /**
  * Works a demo job through the application's own actions. Its readings are simulated: the circuit's nominal
@@ -152,7 +152,7 @@ final class DemoHouse
         Carbon::setTestNow($this->clock);
         $trace = TraceBook::of($job)->trace ?? throw new LogicException('Quay House has a thermostat.');
         $found = $trace->catalogue->find($trace->circuit, $fault) ?? throw new LogicException("no {$fault}");
-        $house = new PlayedHouse($trace->world, $trace->sight, [$found], 3);
+        $house = new PlayedHouse($trace->house, $trace->sight, [$found], 3);
         $told = array_map(
             static fn (string $c): array => ['call' => $c, 'sees' => $house->complained(CallName::from($c))->sees],
             $calls,
@@ -170,7 +170,7 @@ final class DemoHouse
         return $job;
     }
 
-    private function test(Job $job, TestSetup $setup, Probe $probe, Result $result): void
+    private function test(Job $job, Hands $setup, Probe $probe, Result $result): void
     {
         $state = $setup->isolated ? PowerState::Isolated : PowerState::Live;
         if (PowerFlag::of($job)->state !== $state) {
@@ -194,7 +194,14 @@ final class DemoHouse
             $job,
             $this->user,
             (string) Str::ulid(),
-            new ReadingPlace(Stage::Prove, $probe->mode, $probe->from, $probe->to, null, $setup->call->value),
+            new ReadingPlace(
+                Stage::Prove,
+                $probe->mode,
+                $probe->from->id ?? '',
+                $probe->to->id ?? '',
+                null,
+                $setup->call->value,
+            ),
             $result->over ? 'OL' : number_format((float) $result->low, 1, '.', ''),
         );
     }

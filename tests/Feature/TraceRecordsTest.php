@@ -7,10 +7,12 @@ use App\Models\Record\Observation;
 use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
 use App\Trace\Book\TraceBook;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Thing\Thing;
+use Unionbit\Core\Asked\Thing\ThingKind;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Standing\ThingKind;
-use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Point\At;
 
 // What Trace takes from the other stages and gives them, and what a person writes down beside the tests.
 
@@ -295,7 +297,9 @@ it(
         toJob($job, 'trace-setup', ['setup' => ['lifted' => ['A4.far']]])->assertOk();
         toJob($job, 'trace-setup', ['setup' => []])->assertOk();
         $strip = SetupStrip::of($job->refresh());
-        expect(array_column($strip->things, 'kind'))->toBe([ThingKind::Switch]);
+        expect(array_map(static fn (Thing $t): ?ThingKind => $t->kind(), array_values($strip->all)))->toBe([
+            ThingKind::Switch,
+        ]);
         expect(said(SetupStrip::restore($job)))->toBe(['switched off: breaker of the outdoor unit']);
         toJob($job, 'temporary-things', [...$off, 'stands' => false])->assertCreated();
         expect(SetupStrip::restore($job))->toBe([]);
@@ -322,7 +326,7 @@ it(
         raiseFlag($job, 'live', '26.0');
         $watch = TraceBook::of($job->refresh())
             ?->read()
-            ->trace->watch((new Unionbit\Core\Tracing\Test\TestSetup())->broken(['T1']));
+            ->trace->watch(Hands::calling()->broken('T1'));
         $shown = traced($job)['trace']['breaker'];
         expect($shown['since'])
             ->not->toBeNull()
@@ -341,7 +345,7 @@ it('takes the clamp at the fuse round the supply\'s own lead, where the meter ca
     traceRow($job, 'open', ['complaint' => 'cool-1: outdoor-unit no, blower yes'])->assertCreated();
     $book = TraceBook::of($job->refresh())?->read() ?? throw new LogicException('no thermostat');
     $setup = $book->now(CallName::Cool1, false);
-    $proposed = $book->trace->world->points->key($setup, Probe::meter(MeterMode::Amps, 'T1.fuse'));
+    $proposed = $book->trace->house->contacts->key($setup, Probe::clamp(At::read('T1.fuse')));
     $lead = ['stage' => 'prove', 'mode' => 'A', 'a' => 'T1.winding', 'b' => 'T1.winding', 'call' => 'cool-1'];
     toJob($job, 'readings', [...$lead, 'value' => '3.4'])->assertCreated();
 
@@ -349,7 +353,7 @@ it('takes the clamp at the fuse round the supply\'s own lead, where the meter ca
     expect(
         $row?->setup === null || $row->probe === null
             ? ''
-            : $book->trace->world->points->key($row->setup, $row->probe),
+            : $book->trace->house->contacts->key($row->setup, $row->probe),
     )
         ->toBe($proposed)
         ->and(shareOf($job, 'contactor:contactor'))

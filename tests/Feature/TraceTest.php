@@ -163,13 +163,13 @@ it('puts the set-up of a test on in one tap, with the power off, and takes back 
     ]);
     $bare = ['face' => 'bare', 'jumpers' => [['wall.Rc', 'wall.Y1']]];
     $set($bare)->assertStatus(422)->assertJsonValidationErrors('power');
-    expect(SetupStrip::of($job->refresh())->things)->toBe([]);
+    expect(SetupStrip::of($job->refresh())->all)->toBe([]);
     raiseFlag($job, 'isolated', '0.0');
     $set($bare)->assertOk();
     $kinds = array_count_values(array_column(said(SetupStrip::view($job->refresh()))['standing'], 'kind'));
     expect($kinds['jumper'])->toBe(1)->and($kinds['lift'])->toBe(5)->and($kinds['face'])->toBe(1);
     $set([])->assertOk();
-    expect(SetupStrip::of($job->refresh())->things)->toBe([]);
+    expect(SetupStrip::of($job->refresh())->all)->toBe([]);
 });
 
 it('says what happened beside the tests: a fuse, a spot that answered', function (): void {
@@ -196,7 +196,7 @@ it('finds a fault through its own doors, and goes out and in with the job file',
     $job = landedHouse('furnace-gas-1h-1c', 'c-powered-1h-1c');
     $trace = TraceBook::of($job)?->trace ?? throw new LogicException('no thermostat');
     $fault = $trace->catalogue->find($trace->circuit, 'limit-open:limit');
-    $house = new PlayedHouse($trace->world, $trace->sight, array_filter([$fault]));
+    $house = new PlayedHouse($trace->house, $trace->sight, array_filter([$fault]));
     traceRow($job, 'open', [
         'complaint' => [['call' => 'heat-1', 'sees' => $house->complained(CallName::Heat1)->sees]],
     ])->assertCreated();

@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\House\JobFiles;
-use Unionbit\Core\Circuit\Circuit;
-use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Face;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Data\InvalidData;
-use Unionbit\Core\Fault\FaultedCall;
-use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Planning\File\JobFile;
-use Unionbit\Core\Tracing\World\Points;
+use Unionbit\Core\Point\At;
 
 final class ExpectCommand extends JobCommand
 {
@@ -48,24 +46,25 @@ final class ExpectCommand extends JobCommand
             throw InvalidData::notAllowed('--power', $power, 'on, off');
         }
         $off = $power === 'off';
-        $called = FaultedCall::setup($circuit, $this->callNamed($this->option('call'), $job), $fault);
+        $house = AskedHouse::of($circuit);
         // A thermostat on batteries closes what it is asked for with the power off as well.
-        $setup = $off ? Setup::isolated()->asked(...$called->closed)->with(...$called->edits) : $called;
-        $setup = $this->option('face-off') ? $setup->faceOff() : $setup;
+        $hands = Hands::calling($this->callNamed($this->option('call'), $job))
+            ->provedDead($off)
+            ->faced($this->option('face-off') ? Face::Off : Face::On);
         foreach ((array) $this->option('jumper') as $pair) {
             $points = explode('-', (string) $pair);
-            $setup = $setup->withJumper(
-                $this->point($circuit, '--jumper', $points[0]),
-                $this->point($circuit, '--jumper', $points[1] ?? ''),
+            $hands = $hands->jumping(
+                $this->point($house, '--jumper', $points[0]),
+                $this->point($house, '--jumper', $points[1] ?? ''),
             );
         }
         foreach ((array) $this->option('lift') as $end) {
-            $setup = $setup->lifting($this->point($circuit, '--lift', (string) $end));
+            $hands = $hands->lifting($this->point($house, '--lift', (string) $end));
         }
-        $from = $this->point($circuit, '--from', $this->option('from'));
-        $to = $mode === MeterMode::Amps ? $from : $this->point($circuit, '--to', $this->option('to'));
-        $expected = (new Meter($circuit))->read($mode, $setup, $from, $to);
-        $seen = $off ? [] : Observables::of($circuit, $circuit->operate($setup), $fault);
+        $from = $this->point($house, '--from', $this->option('from'))->id;
+        $to = $mode === MeterMode::Amps ? $from : $this->point($house, '--to', $this->option('to'))->id;
+        $expected = $house->with($fault)->expects($hands, $mode, $from, $to);
+        $seen = $house->with($fault)->state($hands)->seen;
         if ($this->option('table')) {
             $this->table(
                 ['from', 'to', 'low', 'nominal', 'high', 'reason'],
@@ -78,11 +77,12 @@ final class ExpectCommand extends JobCommand
         return $expected->refused === null ? self::ANSWERED : self::NO;
     }
 
-    private function point(Circuit $circuit, string $option, mixed $id): string
+    private function point(AskedHouse $house, string $option, mixed $id): At
     {
-        $points = new Points($circuit);
+        $node = is_string($id) ? $house->contacts->node(At::read($id)) : null;
 
-        return (is_string($id) ? $points->of($id) : null) ??
-            throw InvalidData::notAllowed($option, $id, 'one of '.implode(', ', $points->all()));
+        return $node === null
+            ? throw InvalidData::notAllowed($option, $id, 'one of '.implode(', ', $house->contacts->all()))
+            : At::read($node);
     }
 }

@@ -7,7 +7,7 @@ namespace App\Console\Commands;
 use App\House\JobFiles;
 use App\Prove\Coverage\CoverageView;
 use App\Words\Words;
-use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Asked\AskedHouse;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Planning\File\JobFile;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -15,7 +15,7 @@ use Unionbit\Core\Proving\Coverage\Coverage;
 use Unionbit\Core\Proving\Coverage\Gap;
 use Unionbit\Core\Proving\Coverage\Item;
 use Unionbit\Core\Proving\Coverage\Ledger;
-use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Steps\Steps;
@@ -80,7 +80,7 @@ final class ProveCommand extends JobCommand
     /** @return array<string, mixed> */
     private static function step(Plan $plan, Step $step, bool $done): array
     {
-        $meter = new Meter($plan->circuit());
+        $house = AskedHouse::of($plan->circuit());
 
         return [
             'key' => $step->key(),
@@ -90,8 +90,8 @@ final class ProveCommand extends JobCommand
             'done' => $done,
             'do' => $step->do,
             'readings' => array_map(
-                static fn (Probe $p): array => [
-                    ...$meter->read($p->mode, $step->setup, $p->a, $p->b)->toArray(),
+                static fn (Measure $p): array => [
+                    ...$house->expects($step->hands, $p->mode, $p->a, $p->b)->toArray(),
                     'needed' => ! $p->optional,
                 ],
                 $step->probes,
@@ -103,11 +103,11 @@ final class ProveCommand extends JobCommand
     /** @param  list<Step>  $steps */
     private function tables(Plan $plan, array $steps, Coverage $coverage): void
     {
-        $meter = new Meter($plan->circuit());
+        $house = AskedHouse::of($plan->circuit());
         $rows = [];
         foreach ($steps as $step) {
             foreach ($step->probes as $probe) {
-                $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
+                $expected = $house->expects($step->hands, $probe->mode, $probe->a, $probe->b);
                 $rows[] = [
                     $step->key(),
                     "{$probe->a} – {$probe->b}",

@@ -6,10 +6,11 @@ namespace App\Console\Commands;
 
 use App\House\JobFiles;
 use App\Words\Words;
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\SpiceDeck;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Planning\File\JobFile;
 
 final class SpiceCommand extends JobCommand
@@ -28,7 +29,7 @@ final class SpiceCommand extends JobCommand
         $circuit = $this->plan($job)->circuit();
         $call = $this->callNamed($this->option('call'), $job);
         $fault = $this->fault($files, $circuit, $this->option('fault'));
-        $point = $circuit->operate(FaultedCall::setup($circuit, $call, $fault));
+        $point = $circuit->operate(AskedHouse::of($circuit)->with($fault)->setup(Hands::calling($call)));
         $this->output->write(
             SpiceDeck::write($point->netlist, self::title($job->site, $call, $fault), Words::say(...))['deck'],
         );

@@ -11,12 +11,12 @@ use App\Models\Kind\TraceMoment;
 use App\Models\Record\MeasuredFigure;
 use App\Models\Record\Signature;
 use Illuminate\Support\Carbon;
+use Unionbit\Core\Asked\Show\SignAnswer;
+use Unionbit\Core\Asked\Thing\ThingKind;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Standing\ThingKind;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Data\Plain;
-use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Setting\Key\SettingKey;
@@ -172,7 +172,7 @@ final class RecordColumns
                 ? self::step($value, $at)
                 : $value,
             'setting' => self::oneOf($value, array_column(SettingKey::cases(), 'value'), $at),
-            'neither' => self::oneOf($value, array_column(Neither::cases(), 'value'), $at),
+            'neither' => self::oneOf($value, array_column(SignAnswer::NEITHER, 'value'), $at),
             'thing' => self::oneOf($value, array_column(ThingKind::cases(), 'value'), $at),
             'moment' => self::oneOf($value, array_column(TraceMoment::cases(), 'value'), $at),
             'body' => is_array($value) && strlen((string) json_encode($value)) <= self::LONGEST_BODY

@@ -7,7 +7,7 @@ namespace App\Models\Record;
 use App\Models\Crew\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
-use Unionbit\Core\Proving\Judge\Neither;
+use Unionbit\Core\Asked\Show\SignAnswer;
 use Unionbit\Core\Proving\Step\Outcome;
 
 /**
@@ -19,7 +19,7 @@ use Unionbit\Core\Proving\Step\Outcome;
  * @property string $step
  * @property string $sign
  * @property bool $seen
- * @property ?Neither $how what it was where it was neither yes nor no
+ * @property ?SignAnswer $how what it was where it was neither yes nor no
  * @property Outcome $outcome
  * @property string $reason
  * @property bool $as_found made on the thermostat that was found, not on the planned one
@@ -41,7 +41,7 @@ final class Observation extends Model
     protected function casts(): array
     {
         return [
-            'how' => Neither::class,
+            'how' => SignAnswer::class,
             'outcome' => Outcome::class,
             'seen' => 'boolean',
             'simulated' => 'boolean',

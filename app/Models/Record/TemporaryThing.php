@@ -7,8 +7,8 @@ namespace App\Models\Record;
 use App\Models\Crew\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
-use Unionbit\Core\Circuit\Standing\Thing;
-use Unionbit\Core\Circuit\Standing\ThingKind;
+use Unionbit\Core\Asked\Thing\Thing;
+use Unionbit\Core\Asked\Thing\ThingKind;
 
 /**
  * Something put on for a test, or put back.
@@ -35,9 +35,10 @@ final class TemporaryThing extends Model
 
     protected $guarded = [];
 
-    public function thing(): Thing
+    /** Null for what no house has under that name. */
+    public function thing(): ?Thing
     {
-        return new Thing($this->kind, $this->a, $this->b);
+        return $this->kind->read($this->a, $this->b);
     }
 
     protected function casts(): array

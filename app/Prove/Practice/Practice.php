@@ -11,12 +11,10 @@ use App\Models\Job;
 use App\Records\Reading\ReadingPlace;
 use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
+use Unionbit\Core\Asked\AskedHouse;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Meter;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Fault\Observables;
-use Unionbit\Core\Proving\Step\FaultedStep;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Words\Message;
@@ -35,13 +33,11 @@ final class Practice
     {
         $fault = self::fault($job);
         $context = $place->context($job);
-        $setup = $fault === null ? $context->setup : $context->setup->with(...$fault->edits);
-        if ($context->step !== null && $context->step->secondsLeft() > 0) {
-            $setup = SetupStrip::of($job)
-                ->on($context->step->step->waiting, $context->circuit)
-                ->with(...$fault->edits ?? []);
-        }
-        $seen = (new Meter($context->circuit))->read($place->mode, $setup, $place->a, $place->b);
+        $hands =
+            $context->step !== null && $context->step->secondsLeft() > 0
+                ? $context->step->step->waiting->beside(SetupStrip::of($job))
+                : $context->hands;
+        $seen = $context->house->with($fault)->expects($hands, $place->mode, $place->a, $place->b);
         if ($seen->refused !== null) {
             throw Refused::at('value', $seen->refused);
         }
@@ -67,34 +63,16 @@ final class Practice
         $circuit =
             House::of($job)->standing?->circuit() ??
             throw Refused::at('step', Message::of('prove.practice.choose-thermostat-first'));
-        $asked = $record->secondsLeft() > 0 ? $record->step->waiting : $record->step->setup;
-        $setup = SetupStrip::of($job)->on($asked, $circuit);
-        $runs = self::running($circuit, $setup, $fault);
+        $house = AskedHouse::of($circuit)->with($fault);
+        $asked = $record->secondsLeft() > 0 ? $record->step->waiting : $record->step->hands;
+        $state = $house->state($asked->beside(SetupStrip::of($job)));
         $signs = [];
         foreach ($record->step->signs as $sign) {
-            $seen = $sign->key === Sign::DROP_OFF ? self::afterwards($circuit, $record->step, $fault) : $runs;
-            $signs[$sign->key] = $sign->answered($seen, $fault);
+            $then = $sign->key === Sign::DROP_OFF ? $house->after($record->step->hands) : $state;
+            $signs[$sign->key] = $sign->answered($then->seen, $fault);
         }
 
         return $signs;
-    }
-
-    /** @return array<string, bool> what still runs when the call has ended */
-    private static function afterwards(Circuit $circuit, Step $step, ?Fault $fault): array
-    {
-        $in = $circuit->operate(FaultedStep::setup($circuit, $step, $fault))->pulledIn();
-
-        return Observables::of($circuit, FaultedStep::afterwards($circuit, $in, $fault), $fault);
-    }
-
-    /** @return array<string, bool> */
-    private static function running(Circuit $circuit, Setup $setup, ?Fault $fault): array
-    {
-        return Observables::of(
-            $circuit,
-            $circuit->operate($fault === null ? $setup : $setup->with(...$fault->edits)),
-            $fault,
-        );
     }
 
     private static function fault(Job $job): ?Fault

@@ -23,10 +23,10 @@ use Unionbit\Core\Job\Suggest\SurveyProgress;
 use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\Work\Move;
 use Unionbit\Core\Planning\Work\MoveList;
-use Unionbit\Core\Proving\Judge\SeenStep;
+use Unionbit\Core\Proving\Judge\StepEvidence;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Outcome;
-use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Setting\Derivation;
 use Unionbit\Core\Setting\DerivedSetting;
@@ -333,14 +333,14 @@ final class Progress
 
         return array_filter(
             $record->step->probes,
-            static fn (Probe $p): bool => ($last[$p->key()] ?? null) !== Outcome::Pass,
+            static fn (Measure $p): bool => ($last[$p->key()] ?? null) !== Outcome::Pass,
         ) === [];
     }
 
     /**
      * What every proof has shown so far, once its wait is over, in the order in which they were begun.
      *
-     * @return list<SeenStep>
+     * @return list<StepEvidence>
      */
     public function seen(): array
     {

@@ -12,9 +12,9 @@ use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
 use App\Words\Words;
 use Illuminate\Support\Facades\Cache;
+use Unionbit\Core\Asked\MeterReading;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Judge\Judge;
-use Unionbit\Core\Proving\Judge\TakenReading;
 use Unionbit\Core\Proving\Step\Outcome;
 
 /**
@@ -74,7 +74,7 @@ final readonly class JointReasons
      * What was read of a call before, as evidence for the reading of another pair.
      *
      * @param  ?StepRecord  $step  the step in whose run it is read; null outside the steps
-     * @return list<TakenReading>
+     * @return list<MeterReading>
      */
     public static function before(Job $job, ReadingPlace $place, ?StepRecord $step): array
     {
@@ -110,7 +110,7 @@ final readonly class JointReasons
 
     /**
      * @param  list<Reading>  $readings
-     * @return list<TakenReading>
+     * @return list<MeterReading>
      */
     private static function evidence(array $readings): array
     {
@@ -121,7 +121,7 @@ final readonly class JointReasons
 
         return array_values(
             array_map(
-                static fn (Reading $r): TakenReading => new TakenReading($r->mode, $r->a, $r->b, $r->value),
+                static fn (Reading $r): MeterReading => new MeterReading($r->mode, $r->a, $r->b, $r->value),
                 $judged,
             ),
         );
@@ -138,7 +138,7 @@ final readonly class JointReasons
         $stood = SetupStrip::read($job);
         $of = array_map(
             static fn (Reading $r): array => [
-                array_keys($stood->before($r->seq)->things),
+                array_keys($stood->before($r->seq)->all),
                 $r->stage->value,
                 $r->step,
                 $r->call,
@@ -164,9 +164,9 @@ final readonly class JointReasons
                 );
                 $context = $place->context($job, PowerFlag::as($reading->power), $reading->seq);
                 $expected = $context->expect($place->mode, $reading->a, $reading->b);
-                $verdict = (new Judge($context->circuit))->reading(
+                $verdict = (new Judge($context->house))->reading(
                     $expected,
-                    $context->setup,
+                    $context->hands,
                     $reading->value,
                     others: $taken,
                 );

@@ -12,19 +12,20 @@ use App\Records\Power\PowerFlag;
 use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
 use App\Records\Taken;
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Expectation;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Words\Message;
 
 /** The circuit and set-up in which a reading is taken or asked for: the stage, the step or call, the power flag. */
 final readonly class ReadingContext
 {
-    private function __construct(public Circuit $circuit, public Setup $setup, public ?StepRecord $step)
+    private function __construct(public AskedHouse $house, public Hands $hands, public ?StepRecord $step)
     {
     }
 
@@ -45,10 +46,8 @@ final readonly class ReadingContext
         return $stage === Stage::Plan
             ? $context
             : new self(
-                $context->circuit,
-                SetupStrip::read($job)
-                    ->before($seq ?? $then?->before)
-                    ->on($context->setup, $context->circuit),
+                $context->house,
+                $context->hands->beside(SetupStrip::read($job)->before($seq ?? $then?->before)),
                 $context->step,
             );
     }
@@ -65,7 +64,11 @@ final readonly class ReadingContext
         $house = House::of($job);
         $standing = $stage === Stage::Prove ? $house->standing : $house->plan;
         if ($stage === Stage::Survey || $standing === null) {
-            return new self($house->circuitAsFound(), self::powered(Setup::calling(), $flag, $mode, false), null);
+            return new self(
+                AskedHouse::of($house->circuitAsFound()),
+                self::powered(Hands::calling(), $flag, $mode, false),
+                null,
+            );
         }
         if ($step !== null) {
             $record =
@@ -76,8 +79,8 @@ final readonly class ReadingContext
                 );
 
             return new self(
-                $standing->circuit(),
-                self::powered($record->step->setup, $flag, $mode, false),
+                AskedHouse::of($standing->circuit()),
+                self::powered($record->step->hands, $flag, $mode, false),
                 $record,
             );
         }
@@ -95,8 +98,8 @@ final readonly class ReadingContext
         }
 
         return new self(
-            $standing->circuit(),
-            self::powered(Setup::ofCall($table, $name, $standing->profile), $flag, $mode, $stage === Stage::Plan),
+            AskedHouse::of($standing->circuit()),
+            self::powered(Hands::calling($name), $flag, $mode, $stage === Stage::Plan),
             null,
         );
     }
@@ -104,7 +107,7 @@ final readonly class ReadingContext
     /** @throws Refused for a point that this circuit does not have */
     public function expect(MeterMode $mode, string $a, string $b): Expectation
     {
-        $points = $this->circuit->netlist($this->setup)->points;
+        $points = $this->house->circuit->netlist($this->house->setup($this->hands))->points;
         foreach (['a' => $a, 'b' => $b] as $probe => $point) {
             if (! isset($points[$point]) || ! $points[$point]->probeable) {
                 throw Refused::at(
@@ -114,19 +117,20 @@ final readonly class ReadingContext
             }
         }
 
-        return (new Meter($this->circuit))->read($mode, $this->setup, $a, $b);
+        return $this->house->expects($this->hands, $mode, $a, $b);
     }
 
     /**
      * Volts and amperes on a live house, ohms on an isolated one: what the flag says decides what a meter would show.
      */
-    private static function powered(Setup $setup, PowerFlag $flag, MeterMode $mode, bool $simulated): Setup
+    private static function powered(Hands $hands, PowerFlag $flag, MeterMode $mode, bool $simulated): Hands
     {
         $ohms = $mode === MeterMode::Ohms || $mode === MeterMode::Beep;
-        if ($simulated) {
-            return $ohms ? Setup::isolated() : $setup;
-        }
 
-        return $flag->isIsolated() ? Setup::isolated()->sameHands($setup) : $setup;
+        return match (true) {
+            $simulated => $ohms ? Hands::dead() : $hands,
+            $flag->isIsolated() => $hands->powerOff(),
+            default => $hands,
+        };
     }
 }

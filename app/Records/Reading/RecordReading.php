@@ -87,9 +87,9 @@ final class RecordReading
         if ($expected->refused !== null) {
             throw Refused::at('value', $expected->refused);
         }
-        $verdict = (new Judge($context->circuit))->reading(
+        $verdict = (new Judge($context->house))->reading(
             $expected,
-            $context->setup,
+            $context->hands,
             $value,
             $context->step?->secondsLeft($original->at ?? $taken->at) ?? 0,
             $context->step?->step->waiting,

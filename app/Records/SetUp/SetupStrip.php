@@ -7,9 +7,9 @@ namespace App\Records\SetUp;
 use App\House\House;
 use App\Models\Job;
 use App\Models\Record\TemporaryThing;
-use Unionbit\Core\Circuit\Standing\Offered;
-use Unionbit\Core\Circuit\Standing\Strip;
-use Unionbit\Core\Circuit\Standing\Thing;
+use Unionbit\Core\Asked\Offered;
+use Unionbit\Core\Asked\Thing\Thing;
+use Unionbit\Core\Asked\Things;
 use Unionbit\Core\Words\Message;
 
 /** What stood on a job's house for a test, at any of its records: by what was put on and put back. */
@@ -26,18 +26,19 @@ final readonly class SetupStrip
     }
 
     /** What stands now. */
-    public static function of(Job $job): Strip
+    public static function of(Job $job): Things
     {
         return self::read($job)->before();
     }
 
     /** @param  ?int  $seq  record before which it is asked for; null for now */
-    public function before(?int $seq = null): Strip
+    public function before(?int $seq = null): Things
     {
-        $strip = Strip::empty();
+        $strip = Things::none();
         foreach ($this->rows as $row) {
             if ($seq === null || $row->seq < $seq) {
-                $strip = $row->stands ? $strip->with($row->thing()) : $strip->without($row->thing());
+                $thing = array_filter([$row->thing()]);
+                $strip = $row->stands ? $strip->with(...$thing) : $strip->without(...$thing);
             }
         }
 
@@ -64,16 +65,16 @@ final readonly class SetupStrip
         $circuit = House::of($job)->circuit();
         $say = static fn (Thing $t): array => [
             'key' => $t->key(),
-            'kind' => $t->kind->value,
-            'a' => $t->a,
-            'b' => $t->b,
+            'kind' => $t->kind()?->value,
+            'a' => $t->names()[0] ?? '',
+            'b' => $t->names()[1] ?? '',
             'label' => $t->label($circuit)->opening(),
-            'isolated' => $t->kind->needsIsolated(),
-            'ofTest' => $t->kind->isOfTest(),
+            'isolated' => $t->kind()?->needsIsolated() ?? true,
+            'ofTest' => $t->kind()?->isOfTest() ?? true,
         ];
 
         return [
-            'standing' => array_values(array_map($say, $strip->things)),
+            'standing' => array_values(array_map($say, $strip->all)),
             'others' => array_map(
                 $say,
                 array_values(array_filter(Offered::on($circuit), static fn (Thing $t): bool => ! $strip->has($t))),
@@ -86,6 +87,6 @@ final readonly class SetupStrip
     {
         $strip = self::of($job);
 
-        return $strip->things === [] ? [] : $strip->labels(House::of($job)->circuit());
+        return $strip->all === [] ? [] : $strip->labels(House::of($job)->circuit());
     }
 }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Records\SetUp;
 
+use App\House\Refused;
 use App\Records\RecordRequest;
 use Illuminate\Validation\Rule;
-use Unionbit\Core\Circuit\Standing\Thing;
-use Unionbit\Core\Circuit\Standing\ThingKind;
+use Unionbit\Core\Asked\Thing\Thing;
+use Unionbit\Core\Asked\Thing\ThingKind;
+use Unionbit\Core\Words\Message;
 
 /** A temporary thing put on, or put back. */
 final class ThingRequest extends RecordRequest
@@ -22,12 +24,13 @@ final class ThingRequest extends RecordRequest
         ];
     }
 
+    /** @throws Refused for a name that is none of its kind */
     public function thing(): Thing
     {
-        return new Thing(
-            ThingKind::from($this->text('kind')),
-            $this->nullableString('a') ?? '',
-            $this->nullableString('b') ?? '',
-        );
+        $kind = ThingKind::from($this->text('kind'));
+        $a = $this->nullableString('a') ?? '';
+
+        return $kind->read($a, $this->nullableString('b') ?? '') ??
+            throw Refused::at('a', Message::of('records.put-on.nothing-there', thing: Message::raw($a)));
     }
 }

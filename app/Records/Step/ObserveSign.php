@@ -13,8 +13,9 @@ use App\Records\Append;
 use App\Records\Power\PowerFlag;
 use App\Records\SetUp\SetupStrip;
 use App\Records\Taken;
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Show\SignAnswer;
 use Unionbit\Core\Circuit\LoadState;
-use Unionbit\Core\Proving\Judge\Neither;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -30,7 +31,7 @@ final class ObserveSign
         string $step,
         string $sign,
         bool $seen,
-        ?Neither $how = null,
+        ?SignAnswer $how = null,
         ?Taken $taken = null,
     ): Observation {
         $taken ??= Taken::now();
@@ -51,7 +52,7 @@ final class ObserveSign
         string $step,
         string $sign,
         bool $seen,
-        ?Neither $how,
+        ?SignAnswer $how,
         Taken $taken,
     ): array {
         $record =
@@ -104,16 +105,16 @@ final class ObserveSign
         }
     }
 
-    private static function gateHow(Sign $wanted, bool $seen, ?Neither $how): void
+    private static function gateHow(Sign $wanted, bool $seen, ?SignAnswer $how): void
     {
-        if ($how !== null && ($seen || ! in_array($how, Neither::of($wanted), true))) {
+        if ($how !== null && ($seen || ! in_array($how, $wanted->neither(), true))) {
             throw Refused::at(
                 'how',
                 Message::of(
                     'records.observe-sign.never-so',
                     sign: $wanted->text,
                     how: $how->label(),
-                    allowed: array_map(static fn (Neither $n): Message => $n->label(), Neither::of($wanted)),
+                    allowed: array_map(static fn (SignAnswer $n): Message => $n->ofCall(), $wanted->neither()),
                 ),
             );
         }
@@ -124,14 +125,14 @@ final class ObserveSign
         StepRecord $record,
         Sign $wanted,
         bool $seen,
-        ?Neither $how,
+        ?SignAnswer $how,
         Taken $taken,
     ): string {
         $dropOff = $wanted->key === Sign::DROP_OFF;
 
         return match (true) {
             $how?->takesTime() === true && $record->secondsLeft($taken->at) > 0 => 'too-early',
-            $how !== null => $how->outcome()->value,
+            $how !== null => Sign::outcomeOf($how)->value,
             $dropOff && $record->offAt === null => 'too-early',
             $seen => 'pass',
             $dropOff => $record->secondsOfDropOff($taken->at) > 0 ? 'too-early' : 'fail',
@@ -148,9 +149,9 @@ final class ObserveSign
         if ($sign->load === null) {
             return $sign->key !== 'display';
         }
-        $circuit = House::of($job)->circuit();
-        $waiting = SetupStrip::read($job)->before($taken->before)->on($record->step->waiting, $circuit);
-        $now = $circuit->operate($waiting)->loads[$sign->load] ?? LoadState::Rest;
+        $waiting = $record->step->waiting->beside(SetupStrip::read($job)->before($taken->before));
+        $point = AskedHouse::of(House::of($job)->circuit())->state($waiting)->point;
+        $now = $point->loads[$sign->load] ?? LoadState::Rest;
 
         return $now !== LoadState::PulledIn || $sign->still || $record->isJustStarted($taken->at);
     }
@@ -161,9 +162,8 @@ final class ObserveSign
             return self::withoutLoad($record, $sign, $outcome, $taken);
         }
         $circuit = House::of($job)->circuit();
-        $point = $circuit->operate(
-            SetupStrip::read($job)->before($taken->before)->on($record->step->setup, $circuit),
-        );
+        $hands = $record->step->hands->beside(SetupStrip::read($job)->before($taken->before));
+        $point = $circuit->operate(AskedHouse::of($circuit)->setup($hands));
         $load = $point->netlist->element($sign->load)->label;
         $volts = Quantity::volts($point->loadVolts[$sign->load]);
         $state = ($point->loads[$sign->load] ?? LoadState::Rest)->label();

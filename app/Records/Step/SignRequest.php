@@ -7,7 +7,7 @@ namespace App\Records\Step;
 use App\Records\RecordRequest;
 use App\Records\Taken;
 use Illuminate\Validation\Rule;
-use Unionbit\Core\Proving\Judge\Neither;
+use Unionbit\Core\Asked\Show\SignAnswer;
 
 /** Something seen or heard of a call, or not. */
 final class SignRequest extends RecordRequest
@@ -18,13 +18,13 @@ final class SignRequest extends RecordRequest
             'step' => ['required', 'string', 'max:40'],
             'sign' => ['required', 'string', 'max:40'],
             'seen' => ['required', 'boolean'],
-            'how' => ['nullable', Rule::enum(Neither::class)],
+            'how' => ['nullable', Rule::enum(SignAnswer::class)],
             ...Taken::RULES,
         ];
     }
 
-    public function how(): ?Neither
+    public function how(): ?SignAnswer
     {
-        return Neither::tryFrom($this->nullableString('how') ?? '');
+        return SignAnswer::tryFrom($this->nullableString('how') ?? '');
     }
 }

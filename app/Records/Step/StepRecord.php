@@ -17,11 +17,11 @@ use App\Records\Taken;
 use Closure;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
+use Unionbit\Core\Asked\MeterReading;
+use Unionbit\Core\Asked\Show\SignAnswer;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Data\Copies;
-use Unionbit\Core\Proving\Judge\Neither;
-use Unionbit\Core\Proving\Judge\SeenStep;
-use Unionbit\Core\Proving\Judge\TakenReading;
+use Unionbit\Core\Proving\Judge\StepEvidence;
 use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
@@ -281,7 +281,7 @@ final readonly class StepRecord
     /** Ended, and nothing has to be called for it: one figure of it can be read again by itself. */
     public function isReadAgain(): bool
     {
-        return $this->endedAt !== null && $this->step->call === CallName::Idle && $this->step->setup->power;
+        return $this->endedAt !== null && $this->step->call === CallName::Idle && ! $this->step->hands->isolated;
     }
 
     public function hasFailed(): bool
@@ -326,36 +326,38 @@ final readonly class StepRecord
     /**
      * What this run has shown, apart for each set-up in which it was seen.
      *
-     * @return list<SeenStep>
+     * @return list<StepEvidence>
      */
     public function seen(SetupStrip $stood): array
     {
         $groups = [];
         foreach ($this->signs as $key => $sign) {
             if ($sign->outcome !== Outcome::TooEarly) {
-                $groups[implode(' ', array_keys($stood->before($sign->seq)->things))]['signs'][$key] = $sign;
+                $groups[implode(' ', array_keys($stood->before($sign->seq)->all))]['signs'][$key] = $sign;
             }
         }
         foreach ($this->readings as $reading) {
-            $groups[implode(' ', array_keys($stood->before($reading->seq)->things))]['readings'][] = $reading;
+            $groups[implode(' ', array_keys($stood->before($reading->seq)->all))]['readings'][] = $reading;
         }
 
         return array_values(
-            array_map(function (array $group) use ($stood): SeenStep {
+            array_map(function (array $group) use ($stood): StepEvidence {
                 $rows = [...array_values($group['signs'] ?? []), ...$group['readings'] ?? []];
 
-                return new SeenStep(
+                return new StepEvidence(
                     $this->step,
                     array_map(
                         static fn (Observation $o): bool => $o->seen,
                         array_filter($group['signs'] ?? [], static fn (Observation $o): bool => $o->how === null),
                     ),
                     array_map(
-                        static fn (Reading $r): TakenReading => new TakenReading($r->mode, $r->a, $r->b, $r->value),
+                        static fn (Reading $r): MeterReading => new MeterReading($r->mode, $r->a, $r->b, $r->value),
                         $group['readings'] ?? [],
                     ),
                     $stood->before($rows[0]->seq),
-                    array_filter(array_map(static fn (Observation $o): ?Neither => $o->how, $group['signs'] ?? [])),
+                    array_filter(
+                        array_map(static fn (Observation $o): ?SignAnswer => $o->how, $group['signs'] ?? []),
+                    ),
                 );
             }, $groups),
         );

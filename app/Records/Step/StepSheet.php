@@ -8,11 +8,12 @@ use App\House\BoardView;
 use App\House\House;
 use App\Words\Speaker;
 use Illuminate\Support\Facades\Cache;
-use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Load\LoadCheck;
 use Unionbit\Core\Proving\Load\LoadChecks;
-use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Step;
 
 /**
@@ -36,19 +37,22 @@ final class StepSheet
             'step-sheet/'.House::key($plan).'/'.House::asks($steps),
             self::AN_HOUR,
             static function () use ($plan, $steps): array {
-                $circuit = $plan->circuit();
-                $meter = new Meter($circuit);
+                $house = AskedHouse::of($plan->circuit());
+                $board = static fn (Hands $h): array => BoardView::state(
+                    $plan,
+                    $house->circuit->operate($house->setup($h)),
+                );
                 $sheets = [];
                 foreach ($steps as $step) {
                     $sheets[$step->key()] = [
                         'expected' => array_map(
-                            static fn (Probe $p): array => $meter
-                                ->read($p->mode, $step->setup, $p->a, $p->b)
+                            static fn (Measure $p): array => $house
+                                ->expects($step->hands, $p->mode, $p->a, $p->b)
                                 ->toArray(),
                             $step->probes,
                         ),
-                        'board' => BoardView::state($plan, $circuit->operate($step->setup)),
-                        'waitingBoard' => BoardView::state($plan, $circuit->operate($step->waiting)),
+                        'board' => $board($step->hands),
+                        'waitingBoard' => $board($step->waiting),
                     ];
                 }
 

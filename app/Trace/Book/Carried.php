@@ -8,31 +8,24 @@ use App\Models\Job;
 use App\Models\Record\Observation;
 use App\Records\SetUp\SetupStrip;
 use App\Records\Step\StepRecord;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Showing;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Standing\Strip;
-use Unionbit\Core\Circuit\Standing\Thing;
 use Unionbit\Core\Fault\Look;
-use Unionbit\Core\Proving\Step\FaultedStep;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\Trace;
-use Unionbit\Core\Tracing\World\Prediction;
-use Unionbit\Core\Tracing\World\StripSetup;
 
 /** What the proofs have read and seen, as rows of a trace: nothing is measured twice. */
 final readonly class Carried
 {
-    public function __construct(
-        private Job $job,
-        private Trace $trace,
-        private StripSetup $setups,
-        private SetupStrip $strips,
-    ) {
+    public function __construct(private Job $job, private Trace $trace, private SetupStrip $strips)
+    {
     }
 
     /** @return list<Entry> */
@@ -45,7 +38,7 @@ final readonly class Carried
                     $entries[] = Entry::test(
                         $reading,
                         $this->setup($record->step, $reading->seq),
-                        Probe::meter($reading->mode, $reading->a, $reading->b),
+                        Probe::meter($reading->mode, At::read($reading->a), At::read($reading->b)),
                         TraceBook::result($reading),
                     );
                 }
@@ -71,7 +64,7 @@ final readonly class Carried
         $asked = $this->setup($step, $observation->seq);
         // What falls out when the call ends is seen with nothing called.
         $setup = $sign->key === Sign::DROP_OFF ? $asked->asked(CallName::Idle) : $asked;
-        $found = new Result(found: $observation->seen ? Prediction::SOUND : Probe::OTHERWISE);
+        $found = new Result(found: $observation->seen ? Showing::SOUND : Probe::OTHERWISE);
         if ($look !== null) {
             return $observation->how === null
                 ? [Entry::test($observation, $setup, Probe::round($look), $found)]
@@ -93,23 +86,16 @@ final readonly class Carried
                     $observation,
                     $setup,
                     Probe::anyOf($keys),
-                    new Result(found: $runs ? Probe::OTHERWISE : Prediction::SOUND),
+                    new Result(found: $runs ? Probe::OTHERWISE : Showing::SOUND),
                 ),
             ]
             : [];
     }
 
     /** What the step asks for, with what stood beside it. */
-    private function setup(Step $step, int $seq): TestSetup
+    private function setup(Step $step, int $seq): Hands
     {
-        $strip = array_reduce(
-            array_values($this->strips->before($seq)->things),
-            static fn (Strip $all, Thing $thing): Strip => $all->with($thing),
-            Strip::ofSetup($step->setup),
-        );
-        $byThermostat = FaultedStep::byThermostat($step) || ! $step->setup->power;
-
-        return $this->setups->of($strip, $byThermostat ? $step->call : CallName::Idle, ! $step->setup->power);
+        return $step->hands->beside($this->trace->house->contacts->spread($this->strips->before($seq)));
     }
 
     /** @return list<string> what the sign watches, of what this house shows */

@@ -8,9 +8,9 @@ use App\Models\Record\Observation;
 use App\Models\Record\Reading;
 use App\Models\Tracing\TraceRow;
 use Illuminate\Support\Carbon;
-use Unionbit\Core\Tracing\Test\Probe;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
 
 /** A record of a job that is a row of its trace, or says something of one. */
 final readonly class Entry
@@ -21,7 +21,7 @@ final readonly class Entry
         public Carbon $at,
         public int $seq,
         public ?TraceRow $own = null,
-        public ?TestSetup $setup = null,
+        public ?Hands $setup = null,
         public ?Probe $probe = null,
         public ?Result $result = null,
     ) {
@@ -32,12 +32,8 @@ final readonly class Entry
         return new self($row->id, $row->at, $row->seq, $row);
     }
 
-    public static function test(
-        Reading|Observation|TraceRow $row,
-        TestSetup $setup,
-        Probe $probe,
-        Result $result,
-    ): self {
+    public static function test(Reading|Observation|TraceRow $row, Hands $setup, Probe $probe, Result $result): self
+    {
         return new self($row->id, $row->at, $row->seq, null, $setup, $probe, $result);
     }
 }

@@ -13,10 +13,14 @@ use App\Models\Kind\TraceMoment;
 use App\Models\Record\Reading;
 use App\Models\Tracing\TraceRow;
 use App\Records\SetUp\SetupStrip;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Things;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Protocol\Given;
@@ -26,11 +30,8 @@ use Unionbit\Core\Tracing\Protocol\Vocabulary;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Refusal;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\Trace;
-use Unionbit\Core\Tracing\World\StripSetup;
 
 /**
  * A job's records as one trace: what Prove has read and seen goes along as found, readings taken since the fault was
@@ -47,8 +48,6 @@ final class TraceBook
 
     /** @var list<array{CallName, Result, ToldWhen}> the complaint: call, what it did, when */
     public readonly array $told;
-
-    private readonly StripSetup $setups;
 
     private bool $isRead = false;
 
@@ -76,7 +75,6 @@ final class TraceBook
             new KeptRows($plan),
         );
         $this->words = Vocabulary::of($this->trace);
-        $this->setups = new StripSetup($this->trace->circuit, $this->trace->world->points);
         $this->told = $open === null ? [] : Session::complaints($body, new Protocol($this->words));
         foreach ($this->told as [$call, $result, $when]) {
             $this->trace->told($call, $result, $when);
@@ -216,7 +214,7 @@ final class TraceBook
     private function proofs(): array
     {
         $strips = SetupStrip::read($this->job);
-        $entries = (new Carried($this->job, $this->trace, $this->setups, $strips))->entries();
+        $entries = (new Carried($this->job, $this->trace, $strips))->entries();
         $readings = $this->job
             ->proving($this->job->readings(), House::of($this->job)->isAsFound())
             ->whereNull('step')
@@ -249,18 +247,21 @@ final class TraceBook
     {
         $call = CallName::tryFrom($reading->call ?? '') ?? CallName::Idle;
         $isolated = $reading->power === PowerState::Isolated;
-        $setup = $this->setups->of($strips->before($reading->seq), $call, $isolated);
+        $asked = Hands::calling($call);
+        $hands = ($isolated ? $asked->powerOff() : $asked)->beside(
+            $this->trace->house->contacts->spread($strips->before($reading->seq)),
+        );
 
         return $reading->mode === MeterMode::NonContact
             ? []
             : [
                 Entry::test(
                     $reading,
-                    $setup,
+                    $hands,
                     Probe::meter(
                         $reading->mode,
-                        $this->trace->world->points->said($reading->a),
-                        $this->trace->world->points->said($reading->b),
+                        $this->trace->house->contacts->said(At::read($reading->a)),
+                        $this->trace->house->contacts->said(At::read($reading->b)),
                     ),
                     self::result($reading),
                 ),
@@ -277,13 +278,18 @@ final class TraceBook
     }
 
     /** How the house stands now: what is on the strip, the call last asked for, the power. */
-    public function now(CallName $call, bool $isolated): TestSetup
+    public function now(CallName $call, bool $isolated): Hands
     {
-        return $this->setups->of(SetupStrip::of($this->job), $call, $isolated);
+        $standing = $this->trace->house->contacts->spread(SetupStrip::of($this->job));
+
+        return Hands::calling($call)->provedDead($isolated)->beside($standing);
     }
 
-    public function setups(): StripSetup
+    /** What has to stand for a test: the thermostat off its wires is a face off and every end there lifted. */
+    public function toStand(Hands $hands): Things
     {
-        return $this->setups;
+        $contacts = $this->trace->house->contacts;
+
+        return $contacts->standing($contacts->plain($hands));
     }
 }

@@ -25,7 +25,7 @@ final class BreakerClock
     {
         $flag = PowerFlag::of($job);
         $now = $book->now($book->trace->state()->setup->call, $flag->isIsolated());
-        $then = $next?->setup !== null && $next->setup->breaker === $now->breaker ? $next->setup : $now;
+        $then = $next?->setup !== null && $next->setup->breakers() === $now->breakers() ? $next->setup : $now;
         $watches = array_filter(
             array_map($book->trace->watch(...), $then->key() === $now->key() ? [$now] : [$now, $then]),
         );

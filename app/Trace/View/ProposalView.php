@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Trace\View;
 
 use App\Trace\Book\TraceBook;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Tracing\Next\Outcome;
 use Unionbit\Core\Tracing\Next\Proposal;
+use Unionbit\Core\Tracing\Protocol\HandsText;
 use Unionbit\Core\Tracing\Protocol\ProposalWords;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Words\Message;
 
 /** A proposal, as the page shows it: what to set up, what to read or see, what each outcome would leave. */
@@ -49,8 +51,8 @@ final readonly class ProposalView
             },
             'isolated' => $setup !== null && $setup->isolated,
             'call' => $setup?->call->value ?? 'idle',
-            'test' => $setup?->toArray(),
-            'things' => $setup === null ? [] : array_keys($this->book->setups()->things($setup)),
+            'test' => $setup === null ? null : HandsText::of($setup, $this->book->trace->circuit),
+            'things' => $setup === null ? [] : array_keys($this->book->toStand($setup)->all),
             'event' => $proposal->event?->toArray(),
             // The test breaker stands on the strip; only a fuse is said by a row of its own.
             'before' => array_values(
@@ -62,7 +64,7 @@ final readonly class ProposalView
                     ),
                 ),
             ),
-            'read' => $probe?->mode === null || $setup === null ? null : $this->read($probe, $setup),
+            'read' => $probe?->from === null || $setup === null ? null : $this->read($probe, $setup),
             'see' => array_map(
                 fn (string $k): array => SignView::of($this->book->trace->sight, $k),
                 $probe->see ?? [],
@@ -86,20 +88,17 @@ final readonly class ProposalView
     }
 
     /** @return array{mode: string, a: string, b: string} */
-    private function read(Probe $probe, TestSetup $setup): array
+    private function read(Probe $probe, Hands $setup): array
     {
-        return [
-            'mode' => ($probe->mode ?? MeterMode::Volts)->value,
-            'a' => $this->point($probe->from, $setup, $probe->mode === MeterMode::Amps),
-            'b' => $this->point($probe->to, $setup, $probe->mode === MeterMode::Amps),
-        ];
-    }
+        $contacts = $this->book->trace->house->contacts;
+        [$a, $b] = array_map(
+            static fn (At $at): string => $probe->mode === MeterMode::Amps
+                ? $contacts->node($contacts->clamped($at)) ?? $at->id
+                : $contacts->touched($at, $setup),
+            $probe->points(),
+        );
 
-    private function point(string $name, TestSetup $setup, bool $clamp): string
-    {
-        $world = $this->book->trace->world;
-
-        return $clamp ? $world->points->clamped($name) : $world->point($name, $setup);
+        return ['mode' => ($probe->mode ?? MeterMode::Volts)->value, 'a' => $a, 'b' => $b];
     }
 
     /** @return array{target: string, finds: list<array{value: string, label: Message}>} */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Trace\View;
 
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Senses;
+use Unionbit\Core\Asked\Show\Showing;
+use Unionbit\Core\Asked\Show\SignAnswer;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\Repair;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\World\Prediction;
-use Unionbit\Core\Tracing\World\Said;
-use Unionbit\Core\Tracing\World\Sight;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -32,8 +32,8 @@ final class ResultWords
         foreach ($result->sees as $key => $answer) {
             $says[] = Message::of(
                 'trace.page.sees',
-                key: Sight::name($key) ?? Message::raw($key),
-                answer: Said::tryFrom($answer)?->label() ?? Message::raw($answer),
+                key: Senses::name($key) ?? Message::raw($key),
+                answer: SignAnswer::tryFrom($answer)?->label() ?? Message::raw($answer),
             );
         }
         if ($result->found !== '') {
@@ -84,7 +84,7 @@ final class ResultWords
 
         return match (true) {
             $found === Probe::OTHERWISE => Message::of('trace.page.otherwise'),
-            $found === Prediction::SOUND || $fault === null => Message::of('trace.page.sound'),
+            $found === Showing::SOUND || $fault === null => Message::of('trace.page.sound'),
             default => Message::of('trace.page.found', what: $fault->name),
         };
     }

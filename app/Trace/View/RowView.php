@@ -61,12 +61,12 @@ final readonly class RowView
                     ],
             'withdrawn' => $line->isWithdrawn,
             'odd' => in_array($line->number, $odd, true),
-            'again' => $row?->probe?->mode === null || $row->setup === null
+            'again' => $row?->probe?->from === null || $row->probe->to === null || $row->setup === null
                     ? null
                     : [
-                        'mode' => $row->probe->mode->value,
-                        'a' => $this->book->trace->world->point($row->probe->from, $row->setup),
-                        'b' => $this->book->trace->world->point($row->probe->to, $row->setup),
+                        'mode' => $row->probe->mode?->value,
+                        'a' => $this->book->trace->house->contacts->touched($row->probe->from, $row->setup),
+                        'b' => $this->book->trace->house->contacts->touched($row->probe->to, $row->setup),
                     ],
         ];
     }

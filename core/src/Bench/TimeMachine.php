@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Bench;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
@@ -16,7 +18,6 @@ use Unionbit\Core\Circuit\Solve\FuseCurve;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Point\Part;
 use Unionbit\Core\Terminal\TerminalName;
@@ -77,6 +78,8 @@ final class TimeMachine
 
     private readonly int $bootSeconds;
 
+    private readonly AskedHouse $house;
+
     public function __construct(
         private readonly Circuit $circuit,
         private readonly ?Fault $fault = null,
@@ -84,6 +87,7 @@ final class TimeMachine
         private readonly ?int $floatAt = null,
         private readonly bool $testBreaker = false,
     ) {
+        $this->house = AskedHouse::of($circuit);
         $this->fuseWhere = (($seed * 1103515245 + 12345) % 2147483648) / 2147483648;
         $this->phase = ($seed * 37) % self::INTERMITTENT_SECONDS;
         $this->bootSeconds =
@@ -122,7 +126,7 @@ final class TimeMachine
 
     private function setup(int $t, CallName $call): Setup
     {
-        $setup = FaultedCall::setup($this->circuit, $call, $this->isThere($t) ? $this->fault : null);
+        $setup = $this->house->with($this->isThere($t) ? $this->fault : null)->setup(Hands::calling($call));
         $setup =
             $call === CallName::Idle && $setup->closed === []
                 ? Setup::calling(

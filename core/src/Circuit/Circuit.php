@@ -20,6 +20,7 @@ use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Point\At;
 use Unionbit\Core\Point\Part;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
@@ -61,6 +62,8 @@ final class Circuit
     /** @var \WeakMap<Setup, array<string, OperatingPoint>> settled states already found, by tolerance */
     private \WeakMap $settled;
 
+    private ?Netlist $rest = null;
+
     /** @var ?list<self> the same house with each combination of what is not known of its supplies */
     private ?array $possibilities = null;
 
@@ -81,6 +84,38 @@ final class Circuit
         }
 
         return $netlist;
+    }
+
+    /** The house with nothing done to it: every point and part that it has. */
+    public function atRest(): Netlist
+    {
+        return $this->rest ??= $this->netlist(Setup::calling());
+    }
+
+    /** Whether an end of a conductor is on a screw or under a splice, and can be lifted. */
+    public function isLanded(At $end): bool
+    {
+        return isset($this->atRest()->elements[Part::joint($end)->id]);
+    }
+
+    /** @return list<At> landed ends of every conductor at a place */
+    public function endsAt(Place $place): array
+    {
+        $ends = [];
+        foreach ($this->atRest()->points as $point) {
+            $at = $point->place === $place && $point->conductor !== null ? At::read($point->id) : null;
+            if ($at !== null && $this->isLanded($at)) {
+                $ends[] = $at;
+            }
+        }
+
+        return $ends;
+    }
+
+    /** What a part is called. */
+    public function partName(string $id): Message
+    {
+        return $this->atRest()->elements[$id]->label ?? Message::raw($id);
     }
 
     /**

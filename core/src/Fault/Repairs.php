@@ -7,6 +7,7 @@ namespace Unionbit\Core\Fault;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Data\Field;
+use Unionbit\Core\Fault\Site\Site;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 

@@ -35,7 +35,7 @@ final readonly class At
         return new self("{$place->value}.{$printed}", $place, $printed);
     }
 
-    /** The tip of a conductor: "A4.near". */
+    /** The tip of a conductor, "A4.near", or the end of a whole cable, "A.near". */
     public static function end(string $conductor, Side $side): self
     {
         return new self("{$conductor}.{$side->value}", conductor: $conductor, side: $side);
@@ -101,7 +101,7 @@ final readonly class At
         if ($place !== null) {
             return new self($text, $place, $rest);
         }
-        if (preg_match('/^[A-Z]\d+$/', $first) === 1 && in_array($rest, ['near', 'far', 'mid', 'splice'], true)) {
+        if (preg_match('/^[A-Z]\d*$/', $first) === 1 && in_array($rest, ['near', 'far', 'mid', 'splice'], true)) {
             return new self($text, conductor: $first, side: Side::tryFrom($rest));
         }
         $part = preg_match('/^(.+)\.([a-z-]+)$/', (string) preg_replace('/\.off$/', '', $text), $found) === 1;

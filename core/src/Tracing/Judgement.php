@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Duties;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Doing;
 use Unionbit\Core\Fault\Repair;
@@ -23,11 +27,7 @@ use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\State;
 use Unionbit\Core\Tracing\Suspect\Suspect;
 use Unionbit\Core\Tracing\Suspect\SuspectList;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Wanted;
-use Unionbit\Core\Tracing\World\World;
 
 /** What the shares of all suspects mean: who leads, whether that is enough, what comes next, what a repair reopens. */
 final class Judgement
@@ -55,8 +55,8 @@ final class Judgement
         private readonly Chooser $chooser,
         private readonly Confirming $confirming,
         public readonly Cost $cost,
-        public readonly Wanted $wanted,
-        private readonly World $world,
+        public readonly Duties $wanted,
+        private readonly AskedHouse $house,
         private readonly Trials $trials,
         public readonly Reopened $reopened,
     ) {
@@ -273,8 +273,8 @@ final class Judgement
     private function fuses(?Standing $leader, State $state): array
     {
         $fuses = [];
-        foreach ($this->world->circuit->installation->transformers() as $transformer) {
-            $open = $state->isOpen($transformer->id) || in_array($transformer->id, $leader->open ?? [], true);
+        foreach ($this->house->circuit->installation->transformers() as $transformer) {
+            $open = $state->isOpen($transformer->id) || $leader?->open->has($transformer->id) === true;
             if ($transformer->fuseAmps !== null && $open) {
                 $fuses[$transformer->id] = $transformer->fuseAmps;
             }
@@ -322,10 +322,10 @@ final class Judgement
     private function reruns(array $calls, State $state, array $standings): array
     {
         $fuses = [];
-        foreach ($this->world->circuit->installation->transformers() as $transformer) {
+        foreach ($this->house->circuit->installation->transformers() as $transformer) {
             $share = 0.0;
             foreach ($standings as $standing) {
-                $share += in_array($transformer->id, $standing->open, true) ? $standing->share : 0.0;
+                $share += $standing->open->has($transformer->id) ? $standing->share : 0.0;
             }
             if ($transformer->fuseAmps !== null && ($state->isOpen($transformer->id) || $share > 0.5)) {
                 $fuses[] = $transformer->id;
@@ -337,14 +337,14 @@ final class Judgement
             $keys = array_values(
                 array_filter(
                     array_map(strval(...), array_keys($wanted)),
-                    static fn (string $k): bool => ! in_array("see:{$k}", $state->cannot, true),
+                    static fn (string $k): bool => ! $state->cannot->sign($k),
                 ),
             );
-            if ($keys === [] || in_array("call:{$call->value}", $state->cannot, true)) {
+            if ($keys === [] || $state->cannot->call($call)) {
                 continue;
             }
             $probe = Probe::see($keys);
-            $setup = TestSetup::calling($call);
+            $setup = Hands::calling($call);
             $next[] = Proposal::test(
                 $setup,
                 $probe,

@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Show\Duties;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Circuit\Netlist\Element;
-use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Fault\Doing;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Tracing\Suspect\SuspectList;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Wanted;
-use Unionbit\Core\Tracing\World\World;
 
 /** What a repair reopens: exactly the proofs whose result the repaired part can touch. */
 final readonly class Reopened
@@ -20,7 +18,7 @@ final readonly class Reopened
     /** Amperes that part two states of a call. */
     private const NOTHING = 0.001;
 
-    public function __construct(private SuspectList $list, private Wanted $wanted, private World $world)
+    public function __construct(private SuspectList $list, private Duties $wanted, private AskedHouse $house)
     {
     }
 
@@ -49,23 +47,10 @@ final readonly class Reopened
 
     private function touches(Fault $fault, CallName $call): bool
     {
-        $sound = $this->world->solve(TestSetup::calling($call), null, []);
-        $other = $this->world->solve(TestSetup::calling($call), $fault, []);
-        if ($sound->seen !== $other->seen || $sound->point === null || $other->point === null) {
-            return true;
-        }
+        $hands = Hands::calling($call);
+        $sound = $this->house->state($hands);
+        $other = $this->house->with($fault)->state($hands);
 
-        return array_any(
-            $sound->netlist->elements,
-            static fn (Element $e): bool => self::differ($sound->point, $other->point, $e),
-        );
-    }
-
-    private static function differ(OperatingPoint $one, OperatingPoint $other, Element $element): bool
-    {
-        $same = $other->netlist->elements[$element->id] ?? null;
-        $amps = $same === null ? 0.0 : $other->phasors->amps($same);
-
-        return abs($amps - $one->phasors->amps($element)) > self::NOTHING;
+        return $sound->seen !== $other->seen || ! $sound->carriesTheSame($other, self::NOTHING);
     }
 }

@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Duties;
+use Unionbit\Core\Asked\Show\Senses;
+use Unionbit\Core\Asked\Show\Shows;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\FaultCatalogue;
 use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Route\School;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Belief\Belief;
@@ -41,13 +48,7 @@ use Unionbit\Core\Tracing\Record\RowKind;
 use Unionbit\Core\Tracing\Record\State;
 use Unionbit\Core\Tracing\Suspect\Suspect;
 use Unionbit\Core\Tracing\Suspect\SuspectList;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Oracle;
-use Unionbit\Core\Tracing\World\Sight;
-use Unionbit\Core\Tracing\World\Wanted;
-use Unionbit\Core\Tracing\World\World;
 
 /**
  * A fault traced on one house: rows in order, what they leave, what to do next. The circuit is the only authority:
@@ -57,9 +58,9 @@ final class Trace
 {
     public readonly Circuit $circuit;
 
-    public readonly World $world;
+    public readonly AskedHouse $house;
 
-    public readonly Sight $sight;
+    public readonly Senses $sight;
 
     public readonly SuspectList $list;
 
@@ -113,12 +114,12 @@ final class Trace
         ?Kept $kept = null,
     ) {
         $this->circuit = $plan->circuit();
-        $this->world = new World($this->circuit);
-        $this->sight = new Sight($this->circuit);
+        $this->house = AskedHouse::of($this->circuit);
+        $this->sight = new Senses($this->circuit);
         $this->list = SuspectList::of($plan, $this->circuit, $catalogue, $history);
-        $wanted = new Wanted($this->circuit);
+        $wanted = new Duties($this->circuit);
         $worlds = $this->worlds = new Worlds();
-        $oracle = new Oracle($this->world, $this->sight);
+        $oracle = new Shows($this->house, $this->sight);
         $supplies = $this->circuit->installation->transformers();
         $fused = array_column(
             array_filter($supplies, static fn (Transformer $t): bool => $t->fuseAmps !== null),
@@ -126,23 +127,23 @@ final class Trace
         );
         $this->belief = new Belief(
             $this->list,
-            new RowLikelihood($this->world, $oracle, $worlds, new Moments($this->world, $worlds), $kept),
+            new RowLikelihood($this->house, $oracle, $worlds, new Moments($this->house, $worlds), $kept),
             $worlds,
             $wanted,
             $fused,
             new Blows($this->circuit, $kept),
         );
         $this->pairs = new Pairs($this->belief);
-        $cost = new Cost($this->circuit, $this->world->points, $this->sight, $this->list->repairs);
-        $outlook = new Outlook($this->world, $oracle, $worlds);
-        $candidates = new Candidates($this->circuit, $this->world->points, $this->sight, $this->list->repairs);
+        $cost = new Cost($this->circuit, $this->house->contacts, $this->sight, $this->list->repairs);
+        $outlook = new Outlook($this->house, $oracle, $worlds);
+        $candidates = new Candidates($this->circuit, $this->house->contacts, $this->sight, $this->list->repairs);
         $this->candidates = $candidates;
         $scoring = new Scoring(
             $candidates,
             $outlook,
             $cost,
             $this->sight,
-            $this->world->points,
+            $this->house->contacts,
             $this->list,
             $school,
         );
@@ -154,36 +155,36 @@ final class Trace
             new Confirming($scoring),
             $cost,
             $wanted,
-            $this->world,
+            $this->house,
             new Trials($this->list->repairs, $cost, $scoring),
-            new Reopened($this->list, $wanted, $this->world),
+            new Reopened($this->list, $wanted, $this->house),
         );
         $fuses = [];
         foreach ($supplies as $t) {
             $fuses[$t->id] = $t->fuseAmps === null ? State::NONE : State::UNKNOWN;
         }
-        $this->start = new State($at, new TestSetup(), $fuses, array_fill_keys(array_keys($fuses), 0));
+        $this->start = new State($at, Hands::calling(), $fuses, array_fill_keys(array_keys($fuses), 0));
         $this->state = $this->start;
     }
 
     /** What was told of the time before the visit. */
     public function told(CallName $call, Result $result, ToldWhen $when = ToldWhen::Now): void
     {
-        $this->belief->add(Row::told(TestSetup::calling($call), $result, $when));
+        $this->belief->add(Row::told(Hands::calling($call), $result, $when));
         $this->last = null;
     }
 
-    public function found(TestSetup $setup, Probe $probe, Result $result): void
+    public function found(Hands $setup, Probe $probe, Result $result): void
     {
         $this->row(RowKind::Found, $setup, $probe, $result);
     }
 
-    public function test(TestSetup $setup, Probe $probe, Result $result): void
+    public function test(Hands $setup, Probe $probe, Result $result): void
     {
         $this->row($result->cannot === '' ? RowKind::Test : RowKind::Cannot, $setup, $probe, $result);
     }
 
-    private function row(RowKind $kind, TestSetup $setup, Probe $probe, Result $result): void
+    private function row(RowKind $kind, Hands $setup, Probe $probe, Result $result): void
     {
         $leads = $kind === RowKind::Test ? $this->leading() : null;
         $minutes =
@@ -204,7 +205,7 @@ final class Trace
             $event = $event->ending($this->waitedOut());
         }
         if ($event->kind === EventKind::Touched) {
-            $event = $event->named($this->world->points->of($event->of) ?? $event->of);
+            $event = $event->named($this->house->contacts->node(At::read($event->of)) ?? $event->of);
         }
         if ($event->kind === EventKind::Listed && $event->list === []) {
             $event = $event->listing($this->wiresOf($event->what));
@@ -252,13 +253,13 @@ final class Trace
 
         return $known === null
             ? []
-            : Exchange::listOf($known, $this->judgement->cost->placeOf($repair), $this->world->points);
+            : Exchange::listOf($known, $this->judgement->cost->placeOf($repair), $this->house->contacts);
     }
 
     /** What a transformer gives while its test breaker holds. */
-    public function watch(TestSetup $setup): ?BreakerWatch
+    public function watch(Hands $setup): ?BreakerWatch
     {
-        return BreakerWatch::of($this->world, $this->worlds, $setup, $this->belief->standings());
+        return BreakerWatch::of($this->house, $this->worlds, $setup, $this->belief->standings());
     }
 
     /** Keeps what was worked out, for the next trace of this house. */
@@ -299,21 +300,21 @@ final class Trace
         } elseif ($row->setup !== null && $row->probe !== null && $row->result !== null) {
             if ($row->kind === RowKind::Cannot) {
                 $this->state = $this->state->refused($row->setup, $row->probe, $row->result->cannot);
-                $this->done[$this->world->points->key($row->setup, $row->probe)] = 0;
+                $this->done[$this->house->contacts->key($row->setup, $row->probe)] = 0;
             } else {
                 $this->tested($row->setup, $row->probe, $row->result, $row->number);
             }
         }
     }
 
-    private function tested(TestSetup $setup, Probe $probe, Result $result, int $number): void
+    private function tested(Hands $setup, Probe $probe, Result $result, int $number): void
     {
         $place = $this->judgement->cost->of($this->state, $setup, $probe)->at;
-        $key = $this->world->points->key($setup, $probe);
+        $key = $this->house->contacts->key($setup, $probe);
         $this->done[$key] = $number;
         $this->times[$key] = ($this->times[$key] ?? 0) + 1;
         $this->state = $this->state->tested($setup, $result, $this->sight->fused())->standing($place);
-        if ($setup->handsAreOff() && $this->judgement->wanted->works($setup->call, $result->sees)) {
+        if ($setup->areOff() && $this->judgement->wanted->works($setup->call, $result->sees)) {
             unset($this->open[$setup->call->value]);
             $this->worked[$setup->call->value] = true;
         }
@@ -395,7 +396,7 @@ final class Trace
     public function places(): array
     {
         $places = [];
-        foreach ($this->world->netlist()->points as $point) {
+        foreach ($this->house->contacts->netlist->points as $point) {
             if ($point->place !== null) {
                 $places[$point->place->value] = $point->place;
             }
@@ -485,7 +486,7 @@ final class Trace
     {
         return new Ground(
             $this->circuit,
-            $this->world,
+            $this->house,
             $this->sight,
             $this->candidates,
             $this->judgement->cost,

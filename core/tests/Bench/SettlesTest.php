@@ -7,7 +7,6 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Tests\Support\House;
 
 // Two ways to the same end: the circuit that jumps to its fixed point, and the house that lives second by second
@@ -47,7 +46,7 @@ it('comes second by second to where the circuit says it settles', function (stri
             continue;
         }
         expect(inAtTheEnd(new TimeMachine($circuit, seed: 5), $call, 560, null))
-            ->toBe(inAtOnce($circuit, FaultedCall::setup($circuit, $call, null)), "{$archetype}, {$call->value}")
+            ->toBe(inAtOnce($circuit, House::called($circuit, $call, null)), "{$archetype}, {$call->value}")
             ->and(
                 array_diff(
                     inAtTheEnd(new TimeMachine($circuit, seed: 5), $call, 620, 560),

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Bench\TimeMachine;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
@@ -158,10 +160,11 @@ it('judges neither of the two readings a fault where bonding is not known', func
         'c-powered-1h-1c',
     );
     $circuit = $plan->circuit();
-    $setup = $mode === MeterMode::Ohms ? Setup::isolated() : Setup::calling();
-    $expected = (new Meter($circuit))->read($mode, $setup, 'indoor.C', 'cabinet');
+    $house = AskedHouse::of($circuit);
+    $hands = $mode === MeterMode::Ohms ? Hands::dead() : Hands::calling();
+    $expected = $house->expects($hands, $mode, 'indoor.C', 'cabinet');
 
-    expect((new Judge($circuit))->reading($expected, $setup, $value)->outcome)->toBe($outcome);
+    expect((new Judge($house))->reading($expected, $hands, $value)->outcome)->toBe($outcome);
 })->with([
     'common open to the metal, bonded' => [true, MeterMode::Ohms, null, Outcome::Fail],
     'common open to the metal, not known' => [null, MeterMode::Ohms, null, Outcome::Neutral],

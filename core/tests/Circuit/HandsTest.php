@@ -2,31 +2,33 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Offered;
+use Unionbit\Core\Asked\Thing\Jumper;
+use Unionbit\Core\Asked\Thing\LiftedEnd;
+use Unionbit\Core\Asked\Thing\Thing;
+use Unionbit\Core\Asked\Things;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter\Expectation;
 use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Netlist\PointKind;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Circuit\Standing\Offered;
-use Unionbit\Core\Circuit\Standing\Strip;
-use Unionbit\Core\Circuit\Standing\Thing;
-use Unionbit\Core\Circuit\Standing\ThingKind;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Coverage\Witness;
 use Unionbit\Core\Proving\Route\Separation;
 use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tracing\Trace;
-use Unionbit\Core\Tracing\World\StripSetup;
-use Unionbit\Core\Tracing\World\World;
 use Unionbit\Core\Wiring\Condition;
 use Unionbit\Core\Wiring\Conductor;
 
@@ -55,11 +57,11 @@ function everyThing(Plan $plan): array
     return [
         ...Offered::on($circuit),
         ...array_map(
-            static fn (string $id): Thing => new Thing(ThingKind::Lift, substr($id, 0, -6)),
+            static fn (string $id): Thing => new LiftedEnd(At::read(substr($id, 0, -6))),
             array_values($ends),
         ),
         ...array_map(
-            static fn (string $b): Thing => new Thing(ThingKind::Jumper, $screws[0], $b),
+            static fn (string $b): Thing => new Jumper(At::read($screws[0]), At::read($b)),
             array_slice($screws, 1),
         ),
     ];
@@ -92,56 +94,48 @@ it('puts everything on that can be put on, and is asked alike by meter and Trace
         $plan = $plan->landed($plan->landing->withLink($link));
     }
     $circuit = $plan->circuit();
-    $world = new World($circuit);
-    $setups = new StripSetup($circuit, $world->points);
+    $house = AskedHouse::of($circuit);
     $pairs = pairsOf($circuit);
     $call = CallTable::needed($plan->installation->archetype)->calls()[0];
     $apart = [];
     foreach (everyThing($plan) as $t => $thing) {
-        $strip = Strip::empty()->with($thing);
         expect($thing->isOf($circuit))
             ->toBeTrue($thing->key())
             ->and((string) json_encode($thing->label($circuit)))
-            ->not->toBe('');
+            ->not->toBe('')
+            ->and($thing->kind()?->read(...[...$thing->names(), '', '']))
+            ->toEqual($thing);
         // With the link the other way at rest alone: by the call it was asked as landed.
         $asking = [[CallName::Idle, false], ...$link === null ? [[CallName::Idle, true], [$call, false]] : []];
         foreach ($asking as [$asked, $dead]) {
-            $setup = $dead ? Setup::isolated() : FaultedCall::setup($circuit, $asked);
-            $test = $setups->of($strip, $asked, $dead);
-            $hands = $strip->on($setup, $circuit);
-            $solved = $world->solve($test, null, []);
-            $point = $dead ? null : $circuit->operate($hands);
+            $hands = Hands::calling($asked)->provedDead($dead)->with($thing);
+            $setup = $thing->on($dead ? Setup::isolated() : House::called($circuit, $asked), $circuit);
+            $state = $house->state($hands);
+            $point = $dead ? null : $circuit->operate($setup);
             // A part of the pairs with each thing, another part with the next.
             foreach ($pairs as $n => [$a, $b]) {
                 if (($n + $t) % ($link === null ? 8 : 24) !== 0) {
                     continue;
                 }
-                $meter = $dead ? (new Meter($circuit))->manyOhms($hands, [[$a, $b]])[0] : $point?->between($a, $b);
-                $trace = $dead ? $solved->ohms($a, $b) : $solved->volts($a, $b);
-                $trace = $dead && $trace > 1.0e7 ? null : $trace;
+                $meter = $dead ? (new Meter($circuit))->manyOhms($setup, [[$a, $b]])[0] : $point?->between($a, $b);
+                $asks = $state->read($dead ? MeterMode::Ohms : MeterMode::Volts, $a, $b);
                 $alike =
-                    $meter === null || $trace === null
-                        ? $meter === $trace
-                        : abs($meter - $trace) <= max(0.001, 0.001 * $meter);
+                    $meter === null || $asks === null
+                        ? $meter === $asks
+                        : abs($meter - $asks) <= max(0.001, 0.001 * $meter);
                 if (! $alike) {
                     $apart[] =
                         "{$thing->key()} {$asked->value} {$a}–{$b}: meter ".
                         json_encode($meter).
-                        ', Trace '.
-                        json_encode($trace);
+                        ', asked '.
+                        json_encode($asks);
                 }
             }
             // What stands is said by Trace as the same thing, so that putting it back is asked for.
-            $said = array_keys($setups->things($test));
-            sort($said);
-            $expected = match ($thing->kind) {
-                ThingKind::Switch => [],
-                ThingKind::Plug => $said,
-                default => [$thing->key()],
-            };
-            expect($said)->toBe($expected);
+            $said = array_keys($house->contacts->standing($house->contacts->plain($hands))->all);
+            expect($said)->toBe([$thing->key()]);
         }
-        expect($strip->without($thing)->on(Setup::calling(), $circuit))->toEqual(Setup::calling());
+        expect(Things::of($thing)->without($thing))->toEqual(Things::none());
     }
     expect(array_slice($apart, 0, 3))->toBe([]);
 })
@@ -156,7 +150,7 @@ it('names a second pair for 0 V across a closed switch that reads otherwise with
     $meter = new Meter($circuit);
     $named = 0;
     foreach (CallTable::needed($circuit->installation->archetype)->calls() as $call) {
-        $setup = FaultedCall::setup($circuit, $call);
+        $setup = House::called($circuit, $call);
         $netlist = $circuit->netlist(Setup::calling());
         foreach ($setup->closed as $printed) {
             $switch = $netlist->elements["switch.{$printed}"] ?? null;
@@ -249,7 +243,7 @@ it('holds every mark of damage on every conductor: circuit, faults, proofs, what
                 $step = array_find($steps, static fn ($s): bool => $s->probes !== []);
                 expect($faults)
                     ->not->toBe([])
-                    ->and((new Separation($circuit, House::faults()))->ofStep($step, []))
+                    ->and((new Separation(AskedHouse::of($circuit), House::faults()))->ofStep($step, []))
                     ->toBeArray()
                     ->and((new Witness($plan))->of($step, $faults))
                     ->toBeArray()

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Asked\AskedHouse;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
@@ -127,20 +128,19 @@ it('refuses ohms on a live circuit and a clamp round a screw', function (): void
 
 it('judges by the edges that it prints, to the last digit shown', function (string $id): void {
     $plan = House::example($id);
-    $circuit = $plan->circuit();
-    $meter = new Meter($circuit);
-    $judge = new Judge($circuit);
+    $house = AskedHouse::of($plan->circuit());
+    $judge = new Judge($house);
     $judged = 0;
     foreach ((new Steps($plan))->all() as $step) {
         foreach ($step->probes as $probe) {
-            $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
+            $expected = $house->expects($step->hands, $probe->mode, $probe->a, $probe->b);
             if ($expected->low === null || $expected->high === null || $expected->others !== []) {
                 continue;
             }
             $printed = $expected->toArray();
             $digit = 10.0 ** -$probe->mode->decimals($expected->high);
             foreach ([$printed['low'], $printed['high'], $printed['low'] + $digit] as $inside) {
-                expect($judge->reading($expected, $step->setup, $inside)->outcome)->toBe(Outcome::Pass);
+                expect($judge->reading($expected, $step->hands, $inside)->outcome)->toBe(Outcome::Pass);
             }
             // What is shown as the edge is the edge, whatever was typed behind its last digit.
             expect($expected->fits($printed['high'] + 0.4 * $digit))->toBeTrue();

@@ -11,7 +11,6 @@ use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;
 use Unionbit\Core\Words\Message;
@@ -107,7 +106,7 @@ it('says nothing beside a reading that the reading does not bear out', function 
     foreach (CallTable::needed($plan->installation->archetype)->calls() as $call) {
         $some = getenv('REASONS') === 'all' ? $faults : pickSome($pick, $faults);
         foreach ([null, ...$some] as $fault) {
-            $point = $circuit->operate(FaultedCall::setup($circuit, $call, $fault));
+            $point = $circuit->operate(House::called($circuit, $call, $fault));
             $points = array_keys(
                 array_filter($point->netlist->points, static fn ($p): bool => $p->probeable && ! $p->isLine()),
             );

@@ -153,9 +153,8 @@ it('agrees with it for a kit\'s adapter on a shared conductor', function (): voi
         ),
     )[0]->plan;
     foreach (Simulation::setups($plan) as $call => $setup) {
-        foreach (
-            [[], [new Opened(Part::named('kit-g'))], [new Opened(Part::named($plan->landing->on('K')[0].'.h1'))]] as $n => $edits
-        ) {
+        $open = static fn (string $id): array => [new Opened(Part::named($id))];
+        foreach ([[], $open('kit-g'), $open($plan->landing->on('K')[0].'.h1')] as $n => $edits) {
             expect(
                 agreesWithSpice($plan->circuit()->operate($setup->with(...$edits)), "kit, {$call}, {$n}"),
             )->toBeGreaterThan(10);

@@ -8,7 +8,6 @@ use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\Solve\Network;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -18,7 +17,7 @@ it('shows what the trade sees', function (string $archetype, string $id, string 
     $plan = House::example($archetype);
     $circuit = $plan->circuit();
     $fault = House::fault($plan, $id);
-    $point = $circuit->operate(FaultedCall::setup($circuit, CallName::from($call), $fault));
+    $point = $circuit->operate(House::called($circuit, CallName::from($call), $fault));
 
     expect(array_intersect_key(Observables::of($circuit, $point, $fault), $seen))->toEqual($seen);
 })->with([
@@ -145,9 +144,9 @@ it('opens the fuse where a short comes with its call, and not before', function 
     $circuit = $plan->circuit();
     $fault = House::fault($plan, $id);
 
-    expect($circuit->operate(FaultedCall::setup($circuit, CallName::from($quiet), $fault))->openFuses)
+    expect($circuit->operate(House::called($circuit, CallName::from($quiet), $fault))->openFuses)
         ->toBe([])
-        ->and($circuit->operate(FaultedCall::setup($circuit, CallName::from($blows), $fault))->openFuses)
+        ->and($circuit->operate(House::called($circuit, CallName::from($blows), $fault))->openFuses)
         ->toBe(['T1']);
 })->with([
     'contactor coil shorted' => ['contactor-shorted:contactor', 'fan', 'cool-1'],
@@ -162,9 +161,9 @@ it('shows a bridged fuse only behind a short, which then loads the transformer',
     $circuit = $plan->circuit();
     $short = House::fault($plan, 'conductors-touch:A4~A5');
     $both = Fault::together($short, House::fault($plan, 'fuse-bridged:T1.fuse'));
-    $held = $circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, $both));
+    $held = $circuit->operate(House::called($circuit, CallName::Cool1, $both));
 
-    expect($circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, $short))->openFuses)
+    expect($circuit->operate(House::called($circuit, CallName::Cool1, $short))->openFuses)
         ->toBe(['T1'])
         ->and($held->openFuses)
         ->toBe([])
@@ -187,7 +186,7 @@ it(
         $both = Fault::together($noFan, House::fault($plan, 'fan-jumper'));
         $seen = static fn (Fault $fault): array => Observables::of(
             $circuit,
-            $circuit->operate(FaultedCall::setup($circuit, CallName::Heat1, $fault)),
+            $circuit->operate(House::called($circuit, CallName::Heat1, $fault)),
             $fault,
         );
 
@@ -219,7 +218,7 @@ it('has shorted turns that read nearly good ohms and never pull', function (): v
     $plan = House::example('furnace-gas-1h-1c');
     $circuit = $plan->circuit();
     $point = $circuit->operate(
-        FaultedCall::setup($circuit, CallName::Cool1, House::fault($plan, 'contactor-turns:contactor')),
+        House::called($circuit, CallName::Cool1, House::fault($plan, 'contactor-turns:contactor')),
     );
 
     expect($point->loads['contactor'])
@@ -240,7 +239,7 @@ it(
             $calls = CallTable::needed($plan->installation->archetype)->calls();
             foreach (House::faults()->of($circuit) as $index => $fault) {
                 $met[$fault->entry] = true;
-                $circuit->operate(FaultedCall::setup($circuit, $calls[$index % count($calls)], $fault));
+                $circuit->operate(House::called($circuit, $calls[$index % count($calls)], $fault));
                 expect($fault->title)->not->toBe('');
             }
         }
@@ -265,7 +264,7 @@ it('gives with updates of one factorisation what a new factorisation gives', fun
         if ($index % 5 !== 0) {
             continue;
         }
-        $point = $circuit->operate(FaultedCall::setup($circuit, $calls[$index % count($calls)], $fault));
+        $point = $circuit->operate(House::called($circuit, $calls[$index % count($calls)], $fault));
         $anew = Network::ac($point->netlist)->solve();
         foreach ($point->netlist->elements as $element) {
             if (! $element->isOpen()) {
@@ -285,9 +284,8 @@ it('blows at once with C on an R screw', function (): void {
     $circuit = $plan->circuit();
 
     expect(
-        $circuit->operate(
-            FaultedCall::setup($circuit, CallName::Idle, House::fault($plan, 'c-on-r:A5.near>wall.Rc')),
-        )->openFuses,
+        $circuit->operate(House::called($circuit, CallName::Idle, House::fault($plan, 'c-on-r:A5.near>wall.Rc')))
+            ->openFuses,
     )->toBe(['T1']);
 });
 
@@ -302,9 +300,7 @@ it('finds spare ends and float switches where the survey has them', function ():
     );
     $with = new Plan($house, $plan->profile, $plan->landing);
     $circuit = $with->circuit();
-    $point = $circuit->operate(
-        FaultedCall::setup($circuit, CallName::Cool1, House::fault($with, 'float-open:float')),
-    );
+    $point = $circuit->operate(House::called($circuit, CallName::Cool1, House::fault($with, 'float-open:float')));
 
     expect($point->pulledIn())
         ->toBe(['blower-relay'])

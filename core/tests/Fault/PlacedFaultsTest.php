@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Asked\AskedHouse;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\Touching;
@@ -9,7 +10,6 @@ use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Job\File\SurveyFile;
 use Unionbit\Core\Job\Installation;
@@ -17,7 +17,7 @@ use Unionbit\Core\Job\Interview\Interview;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Point\At;
-use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Proving\Steps\ChainSteps;
 use Unionbit\Core\Tests\Support\House;
@@ -31,7 +31,7 @@ function readsWith(string $house, string $fault, string $call, string $a, string
     $off = $mode === MeterMode::Ohms;
     $read = static function (?string $id) use ($plan, $circuit, $meter, $call, $a, $b, $mode, $off): ?float {
         $fault = $id === null ? null : House::fault($plan, $id);
-        $called = FaultedCall::setup($circuit, CallName::from($call), $fault);
+        $called = House::called($circuit, CallName::from($call), $fault);
 
         return $meter->read($mode, $off ? Setup::isolated()->with(...$called->edits) : $called, $a, $b)->nominal;
     };
@@ -303,7 +303,7 @@ it('opens the fuse at the step of the sequence that puts a lead on the metal, an
             $plan->landing,
         );
 
-        return $bonded->operate(FaultedCall::setup($circuit, CallName::from($call), $known))->openFuses !== [];
+        return $bonded->operate(House::called($circuit, CallName::from($call), $known))->openFuses !== [];
     };
 
     // Y stands there from the call on; the contactor's lead only once the outdoor board has closed its contact.
@@ -349,14 +349,14 @@ it('holds a larger fuse longer, and shuts what a closed cock shuts', function ()
         ->toBe([]);
 
     $cock = House::fault($plan, 'gas-cock-closed');
-    $heat = FaultedCall::setup($circuit, CallName::Heat1, $cock);
+    $heat = House::called($circuit, CallName::Heat1, $cock);
     expect(Observables::of($circuit, $circuit->operate($heat), $cock)['burner'])->toBeFalse();
 });
 
 it('forces the blower on an open limit only where a board does it', function (string $house, bool $runs): void {
     $plan = House::example($house);
     $fault = House::fault($plan, 'limit-open:limit');
-    $point = $plan->circuit()->operate(FaultedCall::setup($plan->circuit(), CallName::Heat1, $fault));
+    $point = $plan->circuit()->operate(House::called($plan->circuit(), CallName::Heat1, $fault));
 
     expect(Observables::of($plan->circuit(), $point, $fault)['blower'] ?? false)->toBe($runs);
 })->with([['furnace-gas-1h-1c', true], ['fan-centre-1h-1c', false], ['gas-valve-1h', false]]);
@@ -423,8 +423,8 @@ it('says a point by what its place is called in this house', function (array $pl
 
 it('reads each supply along its chain', function (): void {
     $plan = House::example('furnace-and-attic-air-handler-1c');
-    $step = (new ChainSteps($plan, new Waits($plan->installation)))->supply();
-    $from = array_map(static fn (Probe $p): string => $p->a, $step->probes);
+    $step = (new ChainSteps($plan, new Waits($plan->installation), AskedHouse::of($plan->circuit())))->supply();
+    $from = array_map(static fn (Measure $p): string => $p->a, $step->probes);
 
     expect($from)->toContain('T1.winding', 'T1.fused', 'T2.winding', 'T2.fused');
 });

@@ -99,7 +99,7 @@ function readersOf(): array
 
             return $found === null
                 ? null
-                : array_map(static fn ($s): array => [$s->key(), $s->setup], (new Steps($found))->all());
+                : array_map(static fn ($s): array => [$s->key(), $s->hands], (new Steps($found))->all());
         },
         'thermostats' => static fn (Installation $h): mixed => ThermostatChoice::rank(
             $h,

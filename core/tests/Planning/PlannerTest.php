@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\EquipmentTerminal;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Job\Answers;
 use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\Installation;
@@ -174,7 +175,7 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
     // the circuit.
     $named = [];
     foreach (House::faults()->of($circuit) as $fault) {
-        $circuit->operate(FaultedCall::setup($circuit, CallName::Cool1, $fault));
+        $circuit->operate(House::called($circuit, CallName::Cool1, $fault));
         $named[] = $fault->id;
     }
     expect(joined(' ', $named))->toContain('kit-contact-open:kit-y kit-contact-open:kit-g')->toContain('switch.K');
@@ -187,7 +188,7 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
         ->toBeNull()
         ->and($steps->find('cool-1.jumper')?->closes)
         ->toBe(['K'])
-        ->and($in($steps->find('cool-1.jumper')->setup))
+        ->and($in(AskedHouse::of($circuit)->setup($steps->find('cool-1.jumper')->hands)))
         ->toBe(['blower-relay', 'contactor', 'kit-cooling', 'kit-fan'])
         ->and($points('cool-1.voltage'))
         ->toContain('wall.K~wall.C')
@@ -195,7 +196,7 @@ it('shares one conductor between compressor and fan (WO04)', function (): void {
         ->and($points('fan.voltage'))
         ->toContain('wall.K~wall.C')
         ->toContain('indoor.G~indoor.C')
-        ->and($in($steps->find('cool-1.board-jumper')->setup ?? Setup::calling()))
+        ->and($in(AskedHouse::of($circuit)->setup($steps->find('cool-1.board-jumper')->hands ?? Hands::calling())))
         ->toBe(['blower-relay', 'contactor']);
 });
 

@@ -10,8 +10,8 @@ use Unionbit\Core\Proving\Coverage\Gap;
 use Unionbit\Core\Proving\Coverage\Item;
 use Unionbit\Core\Proving\Coverage\Ledger;
 use Unionbit\Core\Proving\Coverage\Witness;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Method;
-use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Tests\Support\House;
@@ -211,8 +211,8 @@ $edge = function (string $equipment): void {
             continue;
         }
         $nearer = array_map(
-            static fn (Probe $p): string => Item::ofStep($step->key(), $p->key()),
-            array_values(array_filter($step->probes, static fn (Probe $p): bool => $p->optional)),
+            static fn (Measure $p): string => Item::ofStep($step->key(), $p->key()),
+            array_values(array_filter($step->probes, static fn (Measure $p): bool => $p->optional)),
         );
         $optional += count($nearer);
         foreach ($witness->of($step, $faults) as $item => $ids) {

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Circuit\Meter\Meter;
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\MeterReading;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Proving\Judge\Judge;
 use Unionbit\Core\Proving\Judge\Pattern;
-use Unionbit\Core\Proving\Judge\SeenStep;
-use Unionbit\Core\Proving\Judge\TakenReading;
+use Unionbit\Core\Proving\Judge\StepEvidence;
 use Unionbit\Core\Proving\Steps\Steps;
 use Unionbit\Core\Tests\Support\House;
 
@@ -19,12 +19,12 @@ use Unionbit\Core\Tests\Support\House;
 it('judges as it is on record', function (string $archetype): void {
     $plan = House::example($archetype, 'c-powered-1h-1c');
     $circuit = $plan->circuit();
-    $judge = new Judge($circuit);
-    $meter = new Meter($circuit);
+    $house = AskedHouse::of($circuit);
+    $judge = new Judge($house);
     $told = [];
     foreach ((new Steps($plan))->all() as $step) {
         foreach (array_slice($step->probes, 0, 2) as $n => $probe) {
-            $expected = $meter->read($probe->mode, $step->setup, $probe->a, $probe->b);
+            $expected = $house->expects($step->hands, $probe->mode, $probe->a, $probe->b);
             $values = [
                 'low' => $expected->low,
                 'under' => $expected->low === null ? null : $expected->low * 0.98 - 0.05,
@@ -36,32 +36,37 @@ it('judges as it is on record', function (string $archetype): void {
             ];
             foreach ($n === 0 ? $values : array_slice($values, 0, 4) as $name => $value) {
                 $at = "{$step->key()} {$n} {$name}";
-                $told[$at] = $judge->reading($expected, $step->setup, $value)->toArray();
-                $told["{$at} early"] = $judge->reading($expected, $step->setup, $value, 90)->outcome;
+                $told[$at] = $judge->reading($expected, $step->hands, $value)->toArray();
+                $told["{$at} early"] = $judge->reading($expected, $step->hands, $value, 90)->outcome;
             }
         }
     }
     foreach ([0.0, 0.9, 1.0, 1.1, 24.0] as $volts) {
-        $off = Setup::isolated();
+        $off = Hands::dead();
         $told["off {$volts}"] = $judge
-            ->reading($meter->volts($off, 'indoor.R', 'indoor.C'), $off, $volts)
+            ->reading($house->expects($off, MeterMode::Volts, 'indoor.R', 'indoor.C'), $off, $volts)
             ->toArray();
     }
-    $odd = new TakenReading(MeterMode::Volts, 'wall.Y1', 'wall.C', 0.0);
-    $also = new TakenReading(MeterMode::Volts, 'wall.Rc', 'wall.C', 26.0);
-    $call = (new Steps($plan))->find('cool-1.voltage')->setup ?? throw new LogicException('no call');
+    $odd = new MeterReading(MeterMode::Volts, 'wall.Y1', 'wall.C', 0.0);
+    $also = new MeterReading(MeterMode::Volts, 'wall.Rc', 'wall.C', 26.0);
+    $call = (new Steps($plan))->find('cool-1.voltage')->hands ?? throw new LogicException('no call');
     $told['with another reading'] = $judge
-        ->reading($meter->volts($call, 'wall.Y1', 'wall.C'), $call, $odd->value, others: [$also])
+        ->reading(
+            $house->expects($call, MeterMode::Volts, 'wall.Y1', 'wall.C'),
+            $call,
+            $odd->value,
+            others: [$also],
+        )
         ->toArray();
     $seen = [];
     foreach ((new Steps($plan))->all() as $step) {
         if ($step->method->value === 'voltage') {
-            $seen[] = new SeenStep($step, [], [new TakenReading(MeterMode::Volts, 'wall.Rc', 'wall.C', 0.0)]);
+            $seen[] = new StepEvidence($step, [], [new MeterReading(MeterMode::Volts, 'wall.Rc', 'wall.C', 0.0)]);
         }
     }
     $told['pattern of a dead plate'] = array_map(
         static fn (Fault $f): array => ['id' => $f->id, 'title' => $f->title, 'fix' => $f->fix],
-        (new Pattern($circuit, House::faults()))->explain($seen),
+        (new Pattern(AskedHouse::of($circuit), House::faults()))->explain($seen),
     );
 
     expect(lines($told))->toBe(onRecord("judge-{$archetype}", lines($told)));

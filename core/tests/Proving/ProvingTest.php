@@ -2,23 +2,22 @@
 
 declare(strict_types=1);
 
-use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\MeterReading;
+use Unionbit\Core\Asked\OpenFuses;
 use Unionbit\Core\Circuit\Edit\Opened;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Point\Part;
 use Unionbit\Core\Proving\Coverage\Parting;
 use Unionbit\Core\Proving\Judge\Judge;
 use Unionbit\Core\Proving\Judge\Pattern;
-use Unionbit\Core\Proving\Judge\SeenStep;
-use Unionbit\Core\Proving\Judge\TakenReading;
-use Unionbit\Core\Proving\Step\FaultedStep;
+use Unionbit\Core\Proving\Judge\StepEvidence;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Proving\Step\Sign;
@@ -32,14 +31,10 @@ use Unionbit\Core\Wiring\End;
 function judged(string $step, string $a, string $b, ?float $value, int $left = 0): Verdict
 {
     $plan = House::plan();
-    $setup = (new Steps($plan))->find($step)->setup ?? throw new LogicException("no step {$step}");
+    $hands = (new Steps($plan))->find($step)->hands ?? throw new LogicException("no step {$step}");
+    $house = AskedHouse::of($plan->circuit());
 
-    return (new Judge($plan->circuit()))->reading(
-        (new Meter($plan->circuit()))->volts($setup, $a, $b),
-        $setup,
-        $value,
-        $left,
-    );
+    return (new Judge($house))->reading($house->expects($hands, MeterMode::Volts, $a, $b), $hands, $value, $left);
 }
 
 /**
@@ -47,17 +42,13 @@ function judged(string $step, string $a, string $b, ?float $value, int $left = 0
  *
  * @param  list<string>  $open  supplies whose fuse has opened before
  */
-function seenWith(Plan $plan, Fault $fault, Step $step, array $open = []): SeenStep
+function seenWith(Plan $plan, Fault $fault, Step $step, array $open = []): StepEvidence
 {
     $circuit = $plan->circuit();
-    $fuses = array_map(static fn (string $t): Opened => new Opened(Part::named("{$t}.fuse")), $open);
-    $setup = FaultedStep::setup($circuit, $step, $fault)->with(...$fuses);
-    $point = $circuit->operate($setup);
+    $house = AskedHouse::of($circuit)->with($fault, OpenFuses::of(...$open));
+    $point = $circuit->operate($house->setup($step->hands));
     $runs = Observables::of($circuit, $point, $fault);
-    $rest = $circuit->operateFrom(
-        FaultedCall::setup($circuit, CallName::Idle, $fault)->with(...$fuses),
-        $point->pulledIn(),
-    );
+    $rest = $circuit->operateFrom($house->setup(Hands::calling()), $point->pulledIn());
     $signs = $readings = [];
     foreach ($step->signs as $sign) {
         $of = $sign->key === Sign::DROP_OFF ? Observables::of($circuit, $rest, $fault) : $runs;
@@ -65,8 +56,8 @@ function seenWith(Plan $plan, Fault $fault, Step $step, array $open = []): SeenS
         $signs[$sign->key] = $sign->still ? ! $any : $any;
     }
     foreach ($step->probes as $probe) {
-        $read = (new Meter($circuit))->read($probe->mode, $setup, $probe->a, $probe->b);
-        $readings[] = new TakenReading(
+        $read = $house->expects($step->hands, $probe->mode, $probe->a, $probe->b);
+        $readings[] = new MeterReading(
             $probe->mode,
             $probe->a,
             $probe->b,
@@ -74,7 +65,7 @@ function seenWith(Plan $plan, Fault $fault, Step $step, array $open = []): SeenS
         );
     }
 
-    return new SeenStep($step, $signs, $readings);
+    return new StepEvidence($step, $signs, $readings);
 }
 
 it('has each call by jumper and by voltage, fan first', function (): void {
@@ -101,7 +92,7 @@ it('sets the call up so that its loads pull in', function (string $profile): voi
     $plan = House::plan($profile);
     $nothingSetUp = [Method::Voltage, Method::Chain, Method::AtRest, Method::Looks];
     foreach (array_filter((new Steps($plan))->all(), static fn (Step $s): bool => ! $s->staysDead) as $step) {
-        expect($plan->circuit()->operate($step->setup)->pulledIn())->toEqualCanonicalizing(
+        expect(AskedHouse::of($plan->circuit())->state($step->hands)->pulledIn())->toEqualCanonicalizing(
             $plan->installation->archetype->needs[$step->call->value],
             $step->key(),
         );
@@ -116,7 +107,7 @@ it('expects the reading of every probe within its own band', function (): void {
     $plan = House::plan();
     foreach ((new Steps($plan))->all() as $step) {
         foreach ($step->probes as $probe) {
-            $expected = (new Meter($plan->circuit()))->read($probe->mode, $step->setup, $probe->a, $probe->b);
+            $expected = AskedHouse::of($plan->circuit())->expects($step->hands, $probe->mode, $probe->a, $probe->b);
             expect($expected->high - $expected->low)
                 ->toBeLessThan(
                     $probe->mode === MeterMode::Ohms
@@ -195,31 +186,32 @@ it('judges', function (
 
 it('is neutral about a ghost and fails a point that is fed', function (): void {
     $plan = House::plan(edit: static fn ($l) => $l->onWall('A4', End::free()));
-    $meter = new Meter($plan->circuit());
-    $setup = Setup::calling();
-    $floating = $meter->volts($setup, 'wall.G', 'wall.C');
-    $judge = new Judge($plan->circuit());
+    $house = AskedHouse::of($plan->circuit());
+    $hands = Hands::calling();
+    $floating = $house->expects($hands, MeterMode::Volts, 'wall.G', 'wall.C');
+    $judge = new Judge($house);
 
-    expect($judge->reading($floating, $setup, 7.0)->outcome)
+    expect($judge->reading($floating, $hands, 7.0)->outcome)
         ->toBe(Outcome::Neutral)
-        ->and($judge->reading($floating, $setup, 25.0)->outcome)
+        ->and($judge->reading($floating, $hands, 25.0)->outcome)
         ->toBe(Outcome::Fail);
 });
 
 it('judges ohms and refuses them live', function (): void {
     $plan = House::plan();
-    $meter = new Meter($plan->circuit());
-    $judge = new Judge($plan->circuit());
-    $off = Setup::isolated();
+    $house = AskedHouse::of($plan->circuit());
+    $judge = new Judge($house);
+    $off = Hands::dead();
+    $branch = $house->expects($off, MeterMode::Ohms, 'wall.Y1', 'wall.C');
 
-    expect($judge->reading($meter->ohms($off, 'wall.Y1', 'wall.C'), $off, 14.2)->outcome)
+    expect($judge->reading($branch, $off, 14.2)->outcome)
         ->toBe(Outcome::Pass)
-        ->and($judge->reading($meter->ohms($off, 'wall.Y1', 'wall.C'), $off, null)->outcome)
+        ->and($judge->reading($branch, $off, null)->outcome)
         ->toBe(Outcome::Fail)
         ->and(
             $judge->reading(
-                $meter->read(MeterMode::Ohms, Setup::calling(), 'wall.Y1', 'wall.C'),
-                Setup::calling(),
+                $house->expects(Hands::calling(), MeterMode::Ohms, 'wall.Y1', 'wall.C'),
+                Hands::calling(),
                 14.2,
             )->outcome,
         )
@@ -230,7 +222,7 @@ it('knows what a running delay still holds back', function (string $step, array 
     $plan = House::plan();
     $waiting = (new Steps($plan))->find($step)->waiting ?? throw new LogicException("no step {$step}");
 
-    expect($plan->circuit()->operate($waiting)->pulledIn())->toEqualCanonicalizing($in);
+    expect(AskedHouse::of($plan->circuit())->state($waiting)->pulledIn())->toEqualCanonicalizing($in);
 })->with([
     'the thermostat holds the compressor back' => ['cool-1.voltage', ['blower-relay']],
     'a jumper does not: the person waits' => ['cool-1.jumper', ['blower-relay', 'contactor']],
@@ -252,9 +244,9 @@ it('waits for what really delays', function (
         ->toBe($seconds)
         ->and($found->wait->reason)
         ->toContain($reason)
-        ->and(array_intersect($held, $plan->circuit()->operate($found->waiting)->pulledIn()))
+        ->and(array_intersect($held, AskedHouse::of($plan->circuit())->state($found->waiting)->pulledIn()))
         ->toBe([])
-        ->and(array_diff($held, $plan->circuit()->operate($found->setup)->pulledIn()))
+        ->and(array_diff($held, AskedHouse::of($plan->circuit())->state($found->hands)->pulledIn()))
         ->toBe([]);
 })->with([
     'heat pump heating: minimum off, then the board' => [
@@ -292,7 +284,7 @@ it('repeats the jumper at the board with the field cable off, each family on its
 ): void {
     $plan = House::example($archetype);
     $step = (new Steps($plan))->find("{$call}.board-jumper") ?? throw new LogicException('no step');
-    $point = $plan->circuit()->operate($step->setup);
+    $point = AskedHouse::of($plan->circuit())->state($step->hands);
 
     expect($step->hot)
         ->toBe($hot)
@@ -302,7 +294,7 @@ it('repeats the jumper at the board with the field cable off, each family on its
         ->toEqualCanonicalizing($runs)
         ->and(joined(' ', $step->restore))
         ->toContain('Thermostat cable back on the board')
-        ->and($point->notes)
+        ->and($point->point?->notes)
         ->toBe([]);
 })->with([
     'cooling' => ['furnace-gas-1h-1c', 'cool-1', 'R', ['Y', 'G'], ['contactor', 'blower-relay']],
@@ -327,10 +319,10 @@ it('repeats the jumper at the board with the field cable off, each family on its
 it('proves a thermostat on batteries by continuity, and says why another cannot', function (): void {
     $plan = House::plan(House::BATTERY);
     $step = (new Steps($plan))->find('cool-1.continuity') ?? throw new LogicException('no step');
-    $meter = new Meter($plan->circuit());
+    $house = AskedHouse::of($plan->circuit());
     $shows = array_combine(
         array_map(static fn ($p): string => $p->b, $step->probes),
-        array_map(static fn ($p) => $meter->read($p->mode, $step->setup, $p->a, $p->b), $step->probes),
+        array_map(static fn ($p) => $house->expects($step->hands, $p->mode, $p->a, $p->b), $step->probes),
     );
 
     expect($step->staysDead)
@@ -379,7 +371,7 @@ it('names the fault that gives exactly the pattern seen', function (string $faul
     }
     $found = array_map(
         static fn (Fault $f): string => $f->id,
-        (new Pattern($plan->circuit(), House::faults()))->explain($seen),
+        (new Pattern(AskedHouse::of($plan->circuit()), House::faults()))->explain($seen),
     );
 
     expect($found)->toContain($fault)->and(count($found))->toBeLessThan(20);
@@ -407,14 +399,12 @@ it('reads every kind of proof, and keeps a fuse that the fault has opened open',
         // With an exclamation mark somebody has put a new fuse in before it.
         $open = str_starts_with($key, '!') ? [] : $open;
         $seen[] = seenWith($plan, $seeded, $step, $open);
-        $blown = FaultedStep::setup($circuit, $step, $seeded)->with(
-            ...array_map(static fn (string $t): Opened => new Opened(Part::named("{$t}.fuse")), $open),
-        );
-        $open = [...$open, ...$circuit->operate($blown)->openFuses];
+        $blown = AskedHouse::of($circuit)->with($seeded, OpenFuses::of(...$open));
+        $open = [...$open, ...$blown->state($step->hands)->point->openFuses ?? []];
     }
     $found = array_map(
         static fn (Fault $f): string => $f->id,
-        (new Pattern($circuit, House::faults()))->explain($seen),
+        (new Pattern(AskedHouse::of($circuit), House::faults()))->explain($seen),
     );
 
     expect($found)->toContain($fault, ...$named);
@@ -482,7 +472,8 @@ it('lifts the float with cooling running, and starts a defrost, where the house 
     $step =
         (new Steps(new Plan($house, $plan->profile, $plan->landing)))->find('cool-1.float-lift') ??
         throw new LogicException('no step');
-    $point = (new Plan($house, $plan->profile, $plan->landing))->circuit()->operate($step->setup);
+    $circuit = (new Plan($house, $plan->profile, $plan->landing))->circuit();
+    $point = $circuit->operate(AskedHouse::of($circuit)->setup($step->hands));
     $defrost =
         (new Steps(House::example('heat-pump-o-2c-1aux')))->find('defrost.voltage') ??
         throw new LogicException('no step');
@@ -513,11 +504,10 @@ it('reads along the chain where it is broken', function (
 ): void {
     $plan = House::example($archetype);
     $step = (new Steps($plan))->find($key) ?? throw new LogicException("no {$key}");
-    $meter = new Meter($plan->circuit());
-    $setup = $step->setup->with(...House::fault($plan, $fault)->edits);
+    $house = AskedHouse::of($plan->circuit())->with(House::fault($plan, $fault));
     $alive = $dead = [];
     foreach ($step->probes as $probe) {
-        $volts = $meter->read(MeterMode::Volts, $setup, $probe->a, $probe->b)->nominal ?? 0.0;
+        $volts = $house->expects($step->hands, MeterMode::Volts, $probe->a, $probe->b)->nominal ?? 0.0;
         $volts > 18.0 ? ($alive[] = $probe->a) : ($dead[] = $probe->a);
     }
 

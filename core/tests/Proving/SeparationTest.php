@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Edit\Swapped;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Fault\FaultedCall;
 use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Load\LoadCheck;
 use Unionbit\Core\Proving\Load\LoadChecks;
 use Unionbit\Core\Proving\Route\Separation;
-use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Steps\Steps;
@@ -41,7 +41,7 @@ it('says before a test what it cannot tell apart, and which test can', function 
 ): void {
     $plan = House::example($archetype);
     [$step, $others] = stepAndOthers($plan, $key);
-    $groups = (new Separation($plan->circuit(), House::faults()))->ofStep($step, $others, 99);
+    $groups = (new Separation(AskedHouse::of($plan->circuit()), House::faults()))->ofStep($step, $others, 99);
     $found = array_values(
         array_filter($groups, static function (array $group) use ($together): bool {
             $titles = joined('; ', array_merge(...array_values($group['places'])));
@@ -93,15 +93,11 @@ it('puts together only what really looks the same', function (string $key): void
     foreach (House::faults()->of($circuit) as $fault) {
         $byTitle[said($fault->title)] = $fault;
     }
-    foreach ((new Separation($circuit, House::faults()))->ofStep($step, [], 4) as $group) {
+    foreach ((new Separation(AskedHouse::of($circuit), House::faults()))->ofStep($step, [], 4) as $group) {
         $looks = [];
         foreach (array_merge(...array_values($group['places'])) as $title) {
             $fault = $byTitle[said($title)];
-            $point = $circuit->operate(
-                $step->method === Method::Voltage
-                    ? FaultedCall::setup($circuit, $step->call, $fault)
-                    : $step->setup->with(...$fault->edits),
-            );
+            $point = $circuit->operate(AskedHouse::of($circuit)->with($fault)->setup($step->hands));
             $runs = Observables::of($circuit, $point, $fault);
             $looks[] = [
                 array_map(
@@ -127,8 +123,8 @@ it('puts together only what really looks the same', function (string $key): void
 
 it('says what one pair of points would tell', function (): void {
     $circuit = House::example('furnace-gas-1h-1c')->circuit();
-    $groups = (new Separation($circuit, House::faults()))->ofReading(
-        Setup::calling('Y1', 'G'),
+    $groups = (new Separation(AskedHouse::of($circuit), House::faults()))->ofReading(
+        Hands::calling(CallName::Cool1),
         MeterMode::Volts,
         'indoor.Y',
         'indoor.C',
@@ -163,7 +159,9 @@ it('leaves a fault alone that the set-up has taken out of the circuit', function
     $swapped = Setup::isolated()->lifting('A3.near')->with(new Swapped(At::read('A2.near'), At::read('A3.near')));
     $meter = new Meter($plan->circuit());
 
-    expect($plan->circuit()->operate($jumper->setup->with(...$faults['switch-open:switch.Y1']->edits))->pulledIn())
+    expect(
+        AskedHouse::of($plan->circuit())->with($faults['switch-open:switch.Y1'])->state($jumper->hands)->pulledIn(),
+    )
         ->toContain('contactor')
         ->and($meter->ohms($swapped, 'wall.Y1', 'indoor.W')->nominal)
         ->toBeLessThan(2.0)

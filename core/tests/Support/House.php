@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tests\Support;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Build\Option;
 use Unionbit\Core\Equipment\Build\Shelf;
@@ -126,6 +131,12 @@ final class House
         $thermostat = self::profile($profile ?? ($common === null ? self::BATTERY : $powered));
 
         return new Plan($house, $thermostat, LetterToLetter::landing($house, $thermostat));
+    }
+
+    /** The circuit's set-up of a call as a house with a fault makes it. */
+    public static function called(Circuit $circuit, CallName $call, ?Fault $fault = null): Setup
+    {
+        return AskedHouse::of($circuit)->with($fault)->setup(Hands::calling($call));
     }
 
     public static function faults(): FaultCatalogue

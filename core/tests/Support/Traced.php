@@ -49,7 +49,7 @@ final class Traced
                 throw new \LogicException("this house cannot have {$id}"),
             $faults,
         );
-        $played = new PlayedHouse($trace->world, $trace->sight, $found, $seed, $wrong, $comesAndGoes);
+        $played = new PlayedHouse($trace->house, $trace->sight, $found, $seed, $wrong, $comesAndGoes);
         foreach ($calls as $call) {
             $trace->told(CallName::from($call), $played->complained(CallName::from($call)));
         }

@@ -2,11 +2,16 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Thing\LeadLifted;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\ToldWhen;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Traced;
+use Unionbit\Core\Tracing\Protocol\HandsText;
 use Unionbit\Core\Tracing\Protocol\ProposalWords;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
@@ -14,9 +19,7 @@ use Unionbit\Core\Tracing\Record\Routine;
 use Unionbit\Core\Tracing\Record\Spot;
 use Unionbit\Core\Tracing\Refusal;
 use Unionbit\Core\Tracing\Test\Moment;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\Trace;
 use Unionbit\Core\Words\Message;
 
@@ -125,12 +128,12 @@ it(
         );
         $first = $traced->trace->answer()->next[0];
         expect($first->probe?->mode)->toBe(MeterMode::Ohms)->and($first->setup?->isolated)->toBeTrue();
-        while (($traced->trace->answer()->next[0]->setup->breaker ?? []) === []) {
+        while (($traced->trace->answer()->next[0]->setup?->breakers() ?? []) === []) {
             $traced->does($traced->trace->answer()->next[0]);
         }
         // Everything that is not C is off the strip, on both cables; the zero of what follows.
         $zero = $traced->trace->answer()->next[0];
-        expect($zero->setup?->lifted)
+        expect(HandsText::whole($zero->setup ?? Hands::calling(), $traced->trace->circuit)['lifted'])
             ->toContain('A1.far', 'A2.far', 'A3.far', 'A4.far', 'B1.near')
             ->not->toContain('A5.far', 'B2.near')
             ->and($zero->probe?->see)
@@ -191,8 +194,12 @@ it('takes a spot that answered for what comes and goes there, and one that did n
 it('reads a coil against a good one beside it: the same ohms clear it or condemn it', function (): void {
     $trace = new Trace(House::example('furnace-gas-1h-1c'), House::faults());
     $trace->told(CallName::Cool1, Result::saw(['outdoor-unit' => 'no', 'blower' => 'yes']));
-    $setup = TestSetup::dead()->lifting(['contactor.hot']);
-    $trace->test($setup, Probe::meter(MeterMode::Ohms, 'contactor.hot', 'contactor.common'), Result::number(9.6));
+    $setup = Hands::dead()->with(new LeadLifted('contactor'));
+    $trace->test(
+        $setup,
+        Probe::meter(MeterMode::Ohms, At::read('contactor.hot'), At::read('contactor.common')),
+        Result::number(9.6),
+    );
     $trace->answer();
     $alone = share($trace, 'contactor:contactor');
     // A good one of the same kind reads the same: it is sound.
@@ -209,7 +216,7 @@ it('reads a coil against a good one beside it: the same ohms clear it or condemn
 it('reads when in the sequence the fuse opened', function (?Moment $when, string $wins, string $loses): void {
     $trace = new Trace(House::example('furnace-gas-1h-1c'), House::faults());
     $result = new Result(sees: ['burner' => 'no'], fuses: ['T1' => 'opened'], when: $when);
-    $trace->found(TestSetup::calling(CallName::Heat1), Probe::see(['burner']), $result);
+    $trace->found(Hands::calling(CallName::Heat1), Probe::see(['burner']), $result);
 
     expect(share($trace, $wins))->toBeGreaterThan(share($trace, $loses));
 })->with([
@@ -279,10 +286,10 @@ it('exchanges a board wire by wire from a list that was made before, and refuses
 
 it('holds every odd sign of before a repair until it is read again and struck off by hand', function (): void {
     $traced = Traced::of('furnace-gas-1h-1c-electronic', ['contactor-shorted:contactor'], ['cool-1', 'heat-1']);
-    $plain = TestSetup::calling(CallName::Cool1);
+    $plain = Hands::calling(CallName::Cool1);
     $traced->trace->found($plain, Probe::see(['display']), $traced->house->answer($plain, Probe::see(['display'])));
     $traced->trace->found($plain, Probe::see(['blower']), Result::saw(['blower' => 'chatters']));
-    $traced->trace->found(new TestSetup(), Probe::see(['blower']), Result::saw(['blower' => 'no']));
+    $traced->trace->found(Hands::calling(), Probe::see(['blower']), Result::saw(['blower' => 'no']));
     expect($traced->trace->answer()->odd)->toBe([]);
     $traced->trace->event(new Event(EventKind::Repaired, what: 'contactor:contactor'));
 
@@ -301,7 +308,7 @@ it('holds every odd sign of before a repair until it is read again and struck of
 
 it('refuses what is of no row, and a wire that is on no list', function (Event $event, string $pointer): void {
     $trace = new Trace(House::example('furnace-gas-1h-1c'), House::faults());
-    $trace->test(new TestSetup(), Probe::see(['blower']), Result::saw(['blower' => 'no']));
+    $trace->test(Hands::calling(), Probe::see(['blower']), Result::saw(['blower' => 'no']));
     expect(fn () => $trace->event($event))->toThrow(
         fn (Refusal $refused) => expect($refused->pointer)->toBe($pointer)->and($refused->allowed)->not->toBe([]),
     );
@@ -315,7 +322,7 @@ it('refuses what is of no row, and a wire that is on no list', function (Event $
 it('takes what comes only after minutes for what comes and goes, whichever shares its circuit', function (): void {
     $ratio = static function (?Moment $when): float {
         $trace = new Trace(House::example('furnace-gas-1h-1c'), House::faults());
-        $setup = TestSetup::calling(CallName::Cool1);
+        $setup = Hands::calling(CallName::Cool1);
         $trace->found(
             $setup,
             Probe::see(['outdoor-unit']),

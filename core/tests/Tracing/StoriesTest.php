@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Thing\Jumper;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -10,9 +13,7 @@ use Unionbit\Core\Tests\Support\Traced;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Routine;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
 
 // Houses of the village, each found with no more tests than a good installer needs, and run again after the repair.
 dataset('stories', [
@@ -160,7 +161,7 @@ it('finds the float switch of a blank display, water in the pan', function (): v
 
 it('clears three innocents of what one shorted contactor does: blank, chattering, warm', function (): void {
     $traced = Traced::of('furnace-gas-1h-1c-electronic', ['contactor-shorted:contactor'], ['fan', 'heat-1']);
-    $cool = TestSetup::calling(CallName::Cool1);
+    $cool = Hands::calling(CallName::Cool1);
     foreach ([['display' => 'resets'], ['blower' => 'chatters'], ['transformer' => 'hot']] as $sees) {
         $traced->trace->found($cool, Probe::see([array_key_first($sees)]), Result::saw($sees));
     }
@@ -191,11 +192,17 @@ it('finds a short by adding one conductor at a time: the one that trips the brea
         $next = $traced->trace->answer()->next[0];
         $traced->does($next);
         $row = $traced->trace->rows()[count($traced->trace->rows()) - 1];
-        if (($next->setup->breaker ?? []) !== [] && $next->setup?->jumpers !== []) {
-            $alone[] = $next->setup->jumpers;
+        if ($next->setup?->breakers() !== [] && $next->setup?->things->any(Jumper::class) === true) {
+            $alone[] = array_map(
+                static fn (Jumper $j): array => $j->names(),
+                $next->setup->things->each(Jumper::class),
+            );
         }
         if (($row->result->sees['breaker'] ?? '') === 'trips') {
-            $tripped[] = $row->setup?->jumpers;
+            $tripped[] = array_map(
+                static fn (Jumper $j): array => $j->names(),
+                $row->setup?->things->each(Jumper::class) ?? [],
+            );
         }
     }
 
@@ -267,16 +274,16 @@ it('looks first at what is cheap, where one stands, as one would say it', functi
     $dead = Traced::of('furnace-gas-1h-1c', ['fuse-blown:T1.fuse'], ['cool-1', 'heat-1']);
     $first = $dead->trace->answer()->next[0];
     // Everything dead: R to C at the wall, before a step is taken.
-    expect($first->probe?->from)
+    expect($first->probe?->from?->id)
         ->toStartWith('wall.R')
-        ->and($first->probe?->to)
+        ->and($first->probe?->to?->id)
         ->toBe('wall.C')
         ->and($first->handling->steps)
         ->toBe([]);
     $dead->does($first);
     // Nothing there: at the transformer, across the fuse or its two leads.
     $second = $dead->trace->answer()->next[0];
-    expect($second->probe?->from)->toStartWith('T1.')->and($second->handling->at->value)->toBe('indoor');
+    expect($second->probe?->from?->id)->toStartWith('T1.')->and($second->handling->at->value)->toBe('indoor');
 });
 
 it('says which rows nobody explains, and finds it in spite of them', function (): void {

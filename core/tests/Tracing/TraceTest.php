@@ -2,9 +2,12 @@
 
 declare(strict_types=1);
 
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\Prior;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Pick;
 use Unionbit\Core\Tests\Support\Traced;
@@ -14,9 +17,7 @@ use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Suspect\Suspect;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\Trace;
 use Unionbit\Core\Wiring\End;
 
@@ -37,9 +38,12 @@ function rowsOf(Traced $traced): array
     $rows = [];
     foreach (
         [
-            [TestSetup::calling(CallName::Cool1), Probe::meter(MeterMode::Volts, 'wall.Y1', 'wall.C')],
-            [TestSetup::dead(), Probe::meter(MeterMode::Ohms, 'indoor.Y', 'indoor.C')],
-            [TestSetup::calling(CallName::Cool1), Probe::see(['blower', 'outdoor-unit'])],
+            [
+                Hands::calling(CallName::Cool1),
+                Probe::meter(MeterMode::Volts, At::read('wall.Y1'), At::read('wall.C')),
+            ],
+            [Hands::dead(), Probe::meter(MeterMode::Ohms, At::read('indoor.Y'), At::read('indoor.C'))],
+            [Hands::calling(CallName::Cool1), Probe::see(['blower', 'outdoor-unit'])],
         ] as [$setup, $probe]
     ) {
         $rows[] = [$setup, $probe, $traced->house->answer($setup, $probe)];
@@ -210,12 +214,12 @@ it('opens the calls that a repair touches, and no other', function (): void {
     $sees = $trace->wanted(CallName::Cool1);
     expect($sees)->toMatchArray(['outdoor-unit' => 'yes', 'blower' => 'yes', 'burner' => 'no']);
     $trace->test(
-        TestSetup::calling(CallName::Cool1),
+        Hands::calling(CallName::Cool1),
         Probe::see(array_keys($sees)),
         Result::saw(['outdoor-unit' => 'no'] + $sees),
     );
     expect($trace->answer()->open)->toBe([CallName::Cool1]);
-    $trace->test(TestSetup::calling(CallName::Cool1), Probe::see(array_keys($sees)), Result::saw($sees));
+    $trace->test(Hands::calling(CallName::Cool1), Probe::see(array_keys($sees)), Result::saw($sees));
     expect($trace->answer()->open)->toBe([]);
 });
 
@@ -225,8 +229,8 @@ it('says "none of what I know" where every row contradicts every suspect', funct
         foreach ([CallName::Idle, CallName::Cool1] as $call) {
             $to = str_starts_with($point, 'wall') ? 'wall.C' : 'indoor.C';
             $trace->test(
-                TestSetup::calling($call),
-                Probe::meter(MeterMode::Volts, $point, $to),
+                Hands::calling($call),
+                Probe::meter(MeterMode::Volts, At::read($point), At::read($to)),
                 Result::number(6.0 + $n),
             );
         }
@@ -272,8 +276,8 @@ it('keeps what a row says in each world, and works nothing of it out again', fun
     $shares = static function (float $volts) use ($store): array {
         $trace = new Trace(House::example('furnace-gas-1h-1c'), House::faults(), kept: $store);
         $trace->told(CallName::Cool1, Result::saw(['outdoor-unit' => 'no', 'blower' => 'yes']));
-        $probe = Probe::meter(MeterMode::Volts, 'wall.Y1', 'wall.C');
-        $trace->test(TestSetup::calling(CallName::Cool1), $probe, Result::number($volts));
+        $probe = Probe::meter(MeterMode::Volts, At::read('wall.Y1'), At::read('wall.C'));
+        $trace->test(Hands::calling(CallName::Cool1), $probe, Result::number($volts));
         $groups = $trace->groups();
         $trace->keep();
 

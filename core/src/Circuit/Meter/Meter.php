@@ -37,7 +37,8 @@ final readonly class Meter
     /** The beeper sounds below this many ohms. */
     public const BEEPS_BELOW = 30.0;
 
-    private const OVER_LIMIT_OHMS = 10.0e6;
+    /** Ohms above which a meter shows that nothing connects. */
+    public const OVER_LIMIT_OHMS = 10.0e6;
 
     /** Reading of an idle lead pair and pick-up, volts; and a hand meter's accuracy, part of the reading. */
     public const VOLT_FLOOR = 0.5;

@@ -7,7 +7,7 @@ namespace Unionbit\Core\Proving\Coverage;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Proving\Route\Walk;
-use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Waits;
@@ -47,7 +47,7 @@ final readonly class Items
 
         return [
             ...array_map(
-                fn (Probe $p): Item => $item(
+                fn (Measure $p): Item => $item(
                     $p->key(),
                     Message::of(
                         'proving.coverage.reading',

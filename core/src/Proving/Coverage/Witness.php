@@ -4,22 +4,18 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Coverage;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\HouseState;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
-use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter\Expectation;
-use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
-use Unionbit\Core\Fault\FaultedCall;
-use Unionbit\Core\Fault\Observables;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Load\LoadChecks;
-use Unionbit\Core\Proving\Step\FaultedStep;
-use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 
@@ -29,26 +25,17 @@ use Unionbit\Core\Proving\Step\Step;
  */
 final class Witness
 {
-    private readonly Circuit $circuit;
-
-    private readonly Meter $meter;
-
     /** Amperes: less than any leak of the catalogue carries. */
     private const NOTHING = 0.001;
 
-    /** @var array<string, Setup> by call */
-    private array $sound = [];
+    private readonly AskedHouse $house;
 
-    /** @var array<string, array{Setup, array<string, bool>}> the house with a fault and nothing called, by fault */
-    private array $rests = [];
-
-    /** @var array<string, Setup> the house with a fault in a call, by call and fault */
-    private array $calls = [];
+    /** @var array<string, HouseState> the house with a fault and nothing done to it by hand, by call and fault */
+    private array $states = [];
 
     public function __construct(private readonly Plan $plan)
     {
-        $this->circuit = $plan->circuit();
-        $this->meter = new Meter($this->circuit);
+        $this->house = AskedHouse::of($plan->circuit());
     }
 
     /**
@@ -84,12 +71,11 @@ final class Witness
         if ($clamp === null) {
             return [];
         }
-        $sound = $this->meter->amps(FaultedCall::setup($this->circuit, $call), $clamp);
-        $probe = new Probe($clamp, $clamp, $sound->reason, MeterMode::Amps);
+        $hands = Hands::calling($call);
+        $sound = $this->house->expects($hands, MeterMode::Amps, $clamp, $clamp);
         $ids = [];
         foreach ($faults as $fault) {
-            $point = $this->circuit->operate($this->inCall($call, $fault));
-            if ((new Faulted($point, []))->deviates($probe, $sound)) {
+            if (self::deviates($sound, $this->state($hands, $fault))) {
                 $ids[] = $fault->id;
             }
         }
@@ -103,39 +89,21 @@ final class Witness
      */
     private function live(Step $step, array $faults): array
     {
-        $sound = $this->circuit->operate($step->setup);
-        $seen = Observables::of($this->circuit, $sound);
-        $resting = $this->circuit->operate($this->soundCall(CallName::Idle));
-        $rest = Observables::of($this->circuit, $resting);
-        $expected = array_map(
-            fn (Probe $p): Expectation => $this->meter->read($p->mode, $step->setup, $p->a, $p->b),
-            $step->probes,
-        );
-        $shown = [];
-        foreach ($step->probes as $probe) {
-            $shown[$probe->key()] = [];
-        }
-        foreach ($step->signs as $sign) {
-            $shown[$sign->key] = [];
-        }
+        $sound = $this->house->state($step->hands);
+        $expected = $this->expected($step);
+        $shown = array_fill_keys([...array_keys($expected), ...array_column($step->signs, 'key')], []);
         foreach ($faults as $fault) {
-            $point = $this->circuit->operate($this->faulted($step, $fault));
-            $faulted = new Faulted($point, Observables::of($this->circuit, $point, $fault));
-            foreach ($step->probes as $n => $probe) {
-                $line = $sound->netlist->point($probe->a)->isLine();
-                if (
-                    $line
-                        ? $this->lineDeviates($step, $fault, $expected[$n])
-                        : $faulted->deviates($probe, $expected[$n])
-                ) {
-                    $shown[$probe->key()][] = $fault->id;
+            $state = $this->state($step->hands, $fault);
+            foreach ($expected as $key => $expectation) {
+                if (self::deviates($expectation, $state)) {
+                    $shown[$key][] = $fault->id;
                 }
             }
             foreach ($step->signs as $sign) {
                 $shows =
                     $sign->key === Sign::DROP_OFF
-                        ? $this->hangs($sign, $point->pulledIn(), $fault, $rest)
-                        : $faulted->differs($sign, $seen);
+                        ? $this->hangs($sign, $step, $fault)
+                        : self::differ($sign, $state, $sound);
                 if ($shows) {
                     $shown[$sign->key][] = $fault->id;
                 }
@@ -145,53 +113,67 @@ final class Witness
         return $shown;
     }
 
-    private function faulted(Step $step, Fault $fault): Setup
+    /** @return array<string, Expectation> of the sound house, by the reading's key */
+    private function expected(Step $step): array
     {
-        return FaultedStep::byThermostat($step)
-            ? $this->inCall($step->call, $fault)
-            : FaultedStep::setup($this->circuit, $step, $fault);
+        $expected = [];
+        foreach ($step->probes as $measure) {
+            $expected[$measure->key()] = $this->house->expects(
+                $step->hands,
+                $measure->mode,
+                $measure->a,
+                $measure->b,
+            );
+        }
+
+        return $expected;
     }
 
-    /**
-     * Something that the call pulled in stays in when it has ended: held by a leak, welded, called by something else.
-     *
-     * @param  list<string>  $in  loads that were in
-     * @param  array<string, bool>  $rest  what the sound house shows at rest
-     */
-    private function hangs(Sign $sign, array $in, Fault $fault, array $rest): bool
+    /** Whether a meter would not have shown what the sound house gives. */
+    private static function deviates(Expectation $sound, HouseState $state): bool
     {
-        [$setup, $seen] = $this->rests[$fault->id] ??= $this->atRest($fault);
-        $point = $this->circuit->operate($setup);
-        if ((new Faulted($point, $seen))->differs($sign, $rest)) {
+        if ($sound->refused !== null) {
+            return false;
+        }
+        $value = $state->read($sound->mode, $sound->a, $sound->b);
+        if ($value === null && $sound->mode === MeterMode::Volts) {
+            // A ghost, anything up to 20 V: certain only where none of it would pass.
+            $certain = $state->isLine($sound->a) || ($sound->low ?? 0.0) > Expectation::GHOST_VOLTS;
+
+            return ! $sound->floating && $certain;
+        }
+
+        return ! $sound->fits($value) &&
+            ! array_any($sound->others, static fn (Expectation $e): bool => $e->fits($value));
+    }
+
+    private static function differ(Sign $sign, HouseState $one, HouseState $other): bool
+    {
+        return array_any(
+            $sign->watched(),
+            static fn (string $name): bool => ($one->seen[$name] ?? false) !== ($other->seen[$name] ?? false),
+        );
+    }
+
+    /** Something that the call pulled in stays in when it has ended: held by a leak, welded, called otherwise. */
+    private function hangs(Sign $sign, Step $step, Fault $fault): bool
+    {
+        $rest = $this->house->state(Hands::calling());
+        if (self::differ($sign, $this->state(Hands::calling(), $fault), $rest)) {
             return true;
         }
         // Only what feeds a little holds in what it could not pull in.
         $feeds = array_any($fault->edits, static fn (CircuitEdit $e): bool => $e instanceof Touching);
-        if (! $feeds || $in === []) {
-            return false;
-        }
-        $after = FaultedStep::afterwards($this->circuit, $in, $fault);
 
-        return (new Faulted($after, Observables::of($this->circuit, $after, $fault)))->differs($sign, $rest);
+        return $feeds && self::differ($sign, $this->house->with($fault)->after($step->hands), $rest);
     }
 
-    /** @return array{Setup, array<string, bool>} */
-    private function atRest(Fault $fault): array
+    /** What nobody has touched is asked for again and again. */
+    private function state(Hands $hands, Fault $fault): HouseState
     {
-        $setup = $this->inCall(CallName::Idle, $fault);
-
-        return [$setup, Observables::of($this->circuit, $this->circuit->operate($setup), $fault)];
-    }
-
-    /** One set-up for a call and a fault, so that its operating point is found once. */
-    private function inCall(CallName $call, Fault $fault): Setup
-    {
-        return $this->calls["{$call->value}/{$fault->id}"] ??= FaultedCall::setup($this->circuit, $call, $fault);
-    }
-
-    private function soundCall(CallName $call): Setup
-    {
-        return $this->sound[$call->value] ??= FaultedCall::setup($this->circuit, $call);
+        return $hands->isPlain()
+            ? ($this->states["{$hands->call->value}/{$fault->id}"] ??= $this->house->with($fault)->state($hands))
+            : $this->house->with($fault)->state($hands);
     }
 
     /** Whether no part of the house carries another current in any call: a state that costs nothing. */
@@ -200,27 +182,13 @@ final class Witness
         if ($fault->forces !== [] || $fault->blocks !== [] || $fault->fanTurned || $fault->noCalls) {
             return false;
         }
-        foreach (CallTable::needed($this->plan->installation->archetype)->calls() as $call) {
-            $sound = $this->circuit->operate($this->soundCall($call));
-            $point = $this->circuit->operate($this->inCall($call, $fault));
-            foreach ($sound->netlist->elements as $id => $element) {
-                $other = $point->netlist->elements[$id] ?? null;
-                $amps = $other === null ? 0.0 : $point->phasors->amps($other);
-                if (abs($amps - $sound->phasors->amps($element)) > self::NOTHING) {
-                    return false;
-                }
-            }
-        }
 
-        return true;
-    }
-
-    /** Between points of the line side volts come from the line's own parts. */
-    private function lineDeviates(Step $step, Fault $fault, Expectation $sound): bool
-    {
-        $read = $this->meter->volts($step->setup->with(...$fault->edits), $sound->a, $sound->b);
-
-        return $read->nominal === null ? ! $sound->floating : ! $sound->fits($read->nominal);
+        return array_all(
+            CallTable::needed($this->plan->installation->archetype)->calls(),
+            fn (CallName $call): bool => $this->house
+                ->state(Hands::calling($call))
+                ->carriesTheSame($this->state(Hands::calling($call), $fault), self::NOTHING),
+        );
     }
 
     /**
@@ -229,22 +197,16 @@ final class Witness
      */
     private function dead(Step $step, array $faults): array
     {
-        $shown = [];
-        $sound = [];
-        foreach ($step->probes as $probe) {
-            $shown[$probe->key()] = [];
-            $sound[] = $this->meter->ohms($step->setup, $probe->a, $probe->b);
-        }
-        $pairs = array_map(static fn (Probe $p): array => [$p->a, $p->b], $step->probes);
+        $expected = $this->expected($step);
+        $shown = array_fill_keys(array_keys($expected), []);
         foreach ($faults as $fault) {
-            $read =
-                $fault->edits === [] ? [] : $this->meter->manyOhms($step->setup->with(...$fault->edits), $pairs);
-            foreach ($read as $n => $value) {
-                $fits =
-                    $sound[$n]->fits($value) ||
-                    array_any($sound[$n]->others, static fn (Expectation $e): bool => $e->fits($value));
-                if (! $fits) {
-                    $shown[$step->probes[$n]->key()][] = $fault->id;
+            if ($fault->edits === []) {
+                continue;
+            }
+            $state = $this->house->with($fault)->state($step->hands);
+            foreach ($expected as $key => $sound) {
+                if (self::deviates($sound, $state)) {
+                    $shown[$key][] = $fault->id;
                 }
             }
         }

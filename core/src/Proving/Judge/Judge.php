@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Judge;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\MeterReading;
+use Unionbit\Core\Asked\Show\Tolerances;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Expectation;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Proving\Step\Outcome;
 use Unionbit\Core\Proving\Step\Verdict;
 use Unionbit\Core\Words\Message;
@@ -21,33 +24,28 @@ final readonly class Judge
     /** Below this many volts AC an isolated circuit is dead: what a meter shows there is pick-up. */
     public const DEAD_BELOW = 1.0;
 
-    /** Two set-ups differ at a pair of points if their readings are further apart: volts or ohms, and amperes. */
-    private const WAITS_ABOVE = 1.0;
-
-    private const AMPS_WAIT_ABOVE = 0.05;
-
-    public function __construct(private Circuit $circuit)
+    public function __construct(private AskedHouse $house)
     {
     }
 
     /**
      * @param  ?float  $value  in the mode's unit; null means over-limit
      * @param  int  $secondsLeft  of a delay that is still running, 0 when it is over
-     * @param  ?Setup  $waiting  the set-up while that delay runs; null where every point is taken to wait
-     * @param  list<TakenReading>  $others  what else was read in the same set-up
+     * @param  ?Hands  $waiting  the set-up while that delay runs; null where every point is taken to wait
+     * @param  list<MeterReading>  $others  what else was read in the same set-up
      */
     public function reading(
         Expectation $expected,
-        Setup $setup,
+        Hands $hands,
         ?float $value,
         int $secondsLeft = 0,
-        ?Setup $waiting = null,
+        ?Hands $waiting = null,
         array $others = [],
     ): Verdict {
         if ($expected->refused !== null) {
             return new Verdict(Outcome::Neutral, $expected->refused);
         }
-        if (! $setup->power && $expected->mode === MeterMode::Volts && $value !== null) {
+        if ($hands->isolated && $expected->mode === MeterMode::Volts && $value !== null) {
             return self::dead($value);
         }
         if (! $expected->fits($value)) {
@@ -65,7 +63,7 @@ final readonly class Judge
                 ? new Verdict(Outcome::Pass, $expected->reason)
                 : $this->named(
                     $expected,
-                    $setup,
+                    $hands,
                     $value,
                     Message::of(
                         'proving.judge.where-nothing-should-connect-something',
@@ -77,7 +75,7 @@ final readonly class Judge
         if ($value === null) {
             return $this->named(
                 $expected,
-                $setup,
+                $hands,
                 null,
                 Message::of('proving.judge.over-limit-where-path-expected', reason: $expected->reason->within()),
                 $others,
@@ -108,7 +106,7 @@ final readonly class Judge
             );
         }
 
-        return $this->fail($expected, $setup, $value, $others);
+        return $this->fail($expected, $hands, $value, $others);
     }
 
     /**
@@ -132,21 +130,18 @@ final readonly class Judge
      * Whether these points show something else while the delay runs: what the thermostat closes at once does not
      * wait.
      */
-    private function waits(Expectation $expected, ?Setup $waiting): bool
+    private function waits(Expectation $expected, ?Hands $waiting): bool
     {
         if ($waiting === null) {
             return true;
         }
-        $now = (new Meter($this->circuit))->read($expected->mode, $waiting, $expected->a, $expected->b);
+        $now = $this->house->expects($waiting, $expected->mode, $expected->a, $expected->b);
 
-        return $now->floating !== $expected->floating ||
-            $now->overLimit !== $expected->overLimit ||
-            abs(($now->nominal ?? 0.0) - ($expected->nominal ?? 0.0)) >
-                ($expected->mode === MeterMode::Amps ? self::AMPS_WAIT_ABOVE : self::WAITS_ABOVE);
+        return Tolerances::waits($now, $expected);
     }
 
-    /** @param  list<TakenReading>  $others */
-    private function fail(Expectation $expected, Setup $setup, float $value, array $others): Verdict
+    /** @param  list<MeterReading>  $others */
+    private function fail(Expectation $expected, Hands $hands, float $value, array $others): Verdict
     {
         $start = Message::of(
             'proving.judge.where-expected',
@@ -160,28 +155,28 @@ final readonly class Judge
                 Outcome::Fail,
                 Message::of('proving.judge.expected', start: $start, reason: $expected->reason),
             )
-            : $this->named($expected, $setup, $value, $start, $others);
+            : $this->named($expected, $hands, $value, $start, $others);
     }
 
     /**
      * The verdict with the single changes of this circuit that would read so, and read so everywhere else too.
      *
-     * @param  list<TakenReading>  $others
+     * @param  list<MeterReading>  $others
      */
     private function named(
         Expectation $expected,
-        Setup $setup,
+        Hands $hands,
         ?float $value,
         Message $start,
         array $others,
     ): Verdict {
         $mode = $expected->mode === MeterMode::Volts ? MeterMode::Volts : MeterMode::Ohms;
         $others = array_values(
-            array_filter($others, static fn (TakenReading $o): bool => ! $o->isOf($expected->a, $expected->b)),
+            array_filter($others, static fn (MeterReading $o): bool => ! $o->isOf($expected->a, $expected->b)),
         );
-        $found = (new SingleCauses($this->circuit))->forReading(
-            $setup,
-            new TakenReading($mode, $expected->a, $expected->b, $value),
+        $found = (new SingleCauses($this->house))->forReading(
+            $hands,
+            new MeterReading($mode, $expected->a, $expected->b, $value),
             $others,
         );
         if ($found === []) {
@@ -191,12 +186,9 @@ final readonly class Judge
             );
         }
         $says = Message::unique(array_column($found, 'says'));
-        $why = (new Meter($this->circuit))->read(
-            $expected->mode,
-            $setup->with($found[0]['edit']),
-            $expected->a,
-            $expected->b,
-        )->reason;
+        $why = $this->house
+            ->changed($found[0]['edit'])
+            ->expects($hands, $expected->mode, $expected->a, $expected->b)->reason;
         $more = $others !== [] && ! $found[0]['fitsAll'];
         $reason = Message::of('proving.judge.reads-so-when', start: $start, says: $says[0], why: $why);
 

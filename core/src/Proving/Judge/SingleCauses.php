@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Judge;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\MeterReading;
+use Unionbit\Core\Asked\Show\Tolerances;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Edit\CircuitEdit;
 use Unionbit\Core\Circuit\Edit\CoilShorted;
 use Unionbit\Core\Circuit\Edit\Opened;
+use Unionbit\Core\Circuit\Edit\SourceScaled;
 use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Meter\Expectation;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
-use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Point\At;
 use Unionbit\Core\Point\Part;
 use Unionbit\Core\Point\Side;
@@ -26,44 +31,40 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class SingleCauses
 {
-    /** Source tolerance, both ways, that a candidate's nominal reading is allowed; and volts of pick-up. */
-    private const SPREAD = 0.11;
-
-    private const FLOOR = 1.0;
-
     /** Up to here, in ohms, a reading is that of a dead short, however near to the probes it lies. */
     private const DEAD_SHORT_OHMS = 0.7;
 
     /** What a shorted coil may be down to, parts of its own impedance: solid, burnt, partly burnt. */
     private const COIL_SHORTS = [0.005, 0.075, 0.15];
 
-    public function __construct(private Circuit $circuit)
+    public function __construct(private AskedHouse $house)
     {
     }
 
     /**
-     * @param  list<TakenReading>  $others  read in the same set-up
+     * @param  list<MeterReading>  $others  read in the same set-up
      * @return list<array{edit: CircuitEdit, says: Message, fitsAll: bool}> those that give all readings, likeliest
      *     first; where
      *                                                                     no single change does, those of the odd one
      * alone
      */
-    public function forReading(Setup $setup, TakenReading $odd, array $others = []): array
+    public function forReading(Hands $hands, MeterReading $odd, array $others = []): array
     {
-        $netlist = $this->circuit->netlist($setup);
-        $fits = fn (CircuitEdit $edit): bool => $this->gives($setup, $edit, $odd);
+        $netlist = $this->house->circuit->netlist($this->house->setup($hands));
+        $fits = fn (CircuitEdit $edit): bool => $this->gives($hands, $edit, $odd) &&
+            $this->moves($hands, $edit, $odd);
         $found = [];
         foreach (
             self::inTurn(
                 array_map(
                     static fn (array $kind): array => array_values(array_filter($kind, $fits)),
-                    $this->kinds($setup),
+                    $this->kinds($netlist),
                 ),
             ) as $edit
         ) {
             $all = true;
             foreach ($others as $other) {
-                $all = $all && $this->gives($setup, $edit, $other);
+                $all = $all && $this->gives($hands, $edit, $other);
             }
             $found[] = ['edit' => $edit, 'says' => $edit->describe($netlist), 'fitsAll' => $all];
         }
@@ -72,28 +73,40 @@ final readonly class SingleCauses
         return $joint === [] ? $found : $joint;
     }
 
-    private function gives(Setup $setup, CircuitEdit $edit, TakenReading $read): bool
+    private function gives(Hands $hands, CircuitEdit $edit, MeterReading $read): bool
     {
+        $house = $this->house->changed($edit);
+
         return match ($read->mode) {
-            MeterMode::Volts => $this->fitsVolts($setup->with($edit), $read),
-            MeterMode::Ohms, MeterMode::Beep => $this->fitsOhms($setup->with($edit), $read, self::isShort($edit)),
+            MeterMode::Volts => Tolerances::isOfChange(
+                $house->state($hands)->volts($read->a, $read->b),
+                (float) $read->value,
+            ),
+            MeterMode::Ohms, MeterMode::Beep => self::fitsOhms(
+                (new Meter($house->circuit))->settledOhms($house->setup($hands), $read->a, $read->b),
+                $read,
+                self::isShort($edit),
+            ),
             default => true,
         };
     }
 
-    private function fitsVolts(Setup $setup, TakenReading $read): bool
+    /** A change that leaves the odd reading as it is in the sound house explains nothing of it. */
+    private function moves(Hands $hands, CircuitEdit $edit, MeterReading $odd): bool
     {
-        $nominal = (new Meter($this->circuit))->nominalVolts($setup, $read->a, $read->b);
-        $value = (float) $read->value;
+        if ($odd->mode !== MeterMode::Volts) {
+            return true;
+        }
+        $sound = $this->house->state($hands)->volts($odd->a, $odd->b);
+        $changed = $this->house->changed($edit)->state($hands)->volts($odd->a, $odd->b);
 
-        return $nominal === null
-            ? $value <= Expectation::GHOST_VOLTS
-            : abs($value - $nominal) <= self::SPREAD * $nominal + self::FLOOR;
+        return $sound === null || $changed === null
+            ? $sound !== $changed
+            : abs($changed - $sound) > Meter::VOLT_FLOOR;
     }
 
-    private function fitsOhms(Setup $setup, TakenReading $read, bool $short): bool
+    private static function fitsOhms(Expectation $expected, MeterReading $read, bool $short): bool
     {
-        $expected = (new Meter($this->circuit))->settledOhms($setup, $read->a, $read->b);
         if ($read->value === null) {
             return $expected->overLimit;
         }
@@ -111,9 +124,9 @@ final readonly class SingleCauses
     }
 
     /** @return list<list<CircuitEdit>> by kind, in the order of how often they are met */
-    private function kinds(Setup $setup): array
+    private function kinds(Netlist $netlist): array
     {
-        [$switches, $wires, $fuses, $other, $loads] = $this->opened($setup);
+        [$switches, $wires, $fuses, $other, $loads] = self::opened($netlist);
 
         return [$switches, $wires, $fuses, $this->touches(), $this->coilShorts(), $other, $loads];
     }
@@ -139,12 +152,14 @@ final readonly class SingleCauses
     }
 
     /** @return list<list<CircuitEdit>> what no longer conducts: switches, fuses, conductors, the rest, loads */
-    private function opened(Setup $setup): array
+    private static function opened(Netlist $netlist): array
     {
         $switches = $fuses = $wires = $loads = $other = [];
-        foreach ($this->circuit->netlist($setup)->elements as $element) {
+        foreach ([...$netlist->elements, ...$netlist->lineSide] as $element) {
             match (true) {
                 $element->isOpen() => null,
+                $element->kind === ElementKind::LineSwitch => ($other[] = new Opened($element->part())),
+                $element->kind === ElementKind::Line => ($other[] = new SourceScaled($element->part(), 0.0)),
                 $element->kind === ElementKind::ThermostatSwitch => ($switches[] = new Opened($element->part())),
                 $element->kind === ElementKind::Fuse => ($fuses[] = new Opened($element->part())),
                 $element->kind === ElementKind::Wire && $element->isAt(Side::Near) => ($wires[] = new Opened(
@@ -166,7 +181,7 @@ final readonly class SingleCauses
     {
         $shorts = [];
         foreach (self::COIL_SHORTS as $k) {
-            foreach ($this->circuit->installation->loads() as $load) {
+            foreach ($this->house->circuit->installation->loads() as $load) {
                 if ($load->kind->isCoil()) {
                     $shorts[] = new CoilShorted(Part::named($load->id), $k);
                 }
@@ -180,7 +195,7 @@ final readonly class SingleCauses
     private function touches(): array
     {
         $near = $far = [];
-        foreach ($this->circuit->installation->cables as $cable) {
+        foreach ($this->house->circuit->installation->cables as $cable) {
             [$beside, $apart] = self::pairs($cable);
             array_push($near, ...$beside);
             array_push($far, ...$apart);

@@ -12,6 +12,7 @@ use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Step\BoardPoints;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
@@ -95,7 +96,7 @@ final readonly class LoadChecks
         $table = CallTable::needed($this->plan->installation->archetype);
         $hot = $this->clamp($table->printed($call, $this->plan->profile));
 
-        return $hot === null ? null : "{$hot}.near";
+        return $hot === null ? null : At::near($hot)->id;
     }
 
     /**
@@ -108,8 +109,8 @@ final readonly class LoadChecks
         $reached = $net->region($supply->hot, static fn ($e): bool => $e->kind->isCopper() && ! $e->isOpen());
         foreach ($this->plan->profile->outputs === Place::Wall ? $this->plan->profile->hots() : [] as $hot) {
             foreach ($this->plan->landing->on($hot->printed) as $id) {
-                if (isset($reached["{$id}.far"])) {
-                    return "{$id}.near";
+                if (isset($reached[At::far($id)->id])) {
+                    return At::near($id)->id;
                 }
             }
         }

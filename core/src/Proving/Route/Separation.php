@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Route;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Show\Tolerances;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\FaultCatalogue;
-use Unionbit\Core\Fault\FaultedCall;
-use Unionbit\Core\Fault\Observables;
-use Unionbit\Core\Proving\Step\Method;
-use Unionbit\Core\Proving\Step\Probe;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Words\Message;
 
@@ -23,19 +22,13 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class Separation
 {
-    /** Two volt readings nearer than this are one to the person who reads them. */
-    private const VOLTS = 4.0;
-
-    /** Two ohm readings nearer than this share of the larger are one. */
-    private const OHMS = 0.25;
-
     /** @var list<Fault> */
     private array $faults;
 
-    public function __construct(private Circuit $circuit, FaultCatalogue $catalogue)
+    public function __construct(private AskedHouse $house, FaultCatalogue $catalogue)
     {
         $this->faults = array_values(
-            array_filter($catalogue->of($circuit), static fn (Fault $f): bool => ! $f->intermittent),
+            array_filter($catalogue->of($house->circuit), static fn (Fault $f): bool => ! $f->intermittent),
         );
     }
 
@@ -93,17 +86,17 @@ final readonly class Separation
      * @return list<array{value: ?float, expected: bool, places: array<string, list<Message>>}> value in the mode's
      *     unit, null for nothing that reads
      */
-    public function ofReading(Setup $setup, MeterMode $mode, string $a, string $b, ?array $suspects = null): array
+    public function ofReading(Hands $hands, MeterMode $mode, string $a, string $b, ?array $suspects = null): array
     {
-        $healthy = $this->value($setup, $mode, $a, $b);
+        $healthy = $this->house->state($hands)->read($mode, $a, $b);
         $groups = [['value' => $healthy, 'expected' => true, 'faults' => []]];
         foreach ($this->faults as $fault) {
             if ($suspects !== null && ! in_array($fault->id, $suspects, true)) {
                 continue;
             }
-            $value = $this->value($setup->with(...$fault->edits), $mode, $a, $b);
+            $value = $this->house->with($fault)->state($hands)->read($mode, $a, $b);
             foreach ($groups as $index => $group) {
-                if (self::near($group['value'], $value, $mode)) {
+                if (Tolerances::alike($mode, $group['value'], $value)) {
                     $groups[$index]['faults'][] = $fault;
 
                     continue 2;
@@ -166,24 +159,18 @@ final readonly class Separation
     /** @return array{signs: array<string, bool>, values: list<array{MeterMode, ?float}>} */
     private function seen(Step $step, ?Fault $fault): array
     {
-        $setup =
-            $step->method === Method::Voltage
-                ? FaultedCall::setup($this->circuit, $step->call, $fault)
-                : $step->setup->with(...$fault->edits ?? []);
+        $state = $this->house->with($fault)->state($step->hands);
         $signs = [];
-        if (! $step->staysDead) {
-            $runs = Observables::of($this->circuit, $this->circuit->operate($setup), $fault);
-            foreach ($step->signs as $sign) {
-                if (isset($runs[$sign->key])) {
-                    $signs[$sign->key] = $runs[$sign->key];
-                }
+        foreach ($step->staysDead ? [] : $step->signs as $sign) {
+            if (isset($state->seen[$sign->key])) {
+                $signs[$sign->key] = $state->seen[$sign->key];
             }
         }
 
         return [
             'signs' => $signs,
             'values' => array_map(
-                fn (Probe $p): array => [$p->mode, $this->value($setup, $p->mode, $p->a, $p->b)],
+                static fn (Measure $p): array => [$p->mode, $state->read($p->mode, $p->a, $p->b)],
                 $step->probes,
             ),
         ];
@@ -196,35 +183,11 @@ final readonly class Separation
     private function alike(array $one, array $other): bool
     {
         foreach ($one['values'] as $index => [$mode, $value]) {
-            if (! self::near($value, $other['values'][$index][1], $mode)) {
+            if (! Tolerances::alike($mode, $value, $other['values'][$index][1])) {
                 return false;
             }
         }
 
         return $one['signs'] === $other['signs'];
-    }
-
-    private static function near(?float $one, ?float $other, MeterMode $mode): bool
-    {
-        if ($one === null || $other === null) {
-            // A floating point shows some volts or none: on the meter that is much the same as nothing.
-            return $one === $other || ($mode === MeterMode::Volts && ($one ?? $other) < self::VOLTS);
-        }
-
-        return abs($one - $other) <=
-            match ($mode) {
-                MeterMode::Ohms, MeterMode::Beep => max(1.0, self::OHMS * max($one, $other)),
-                MeterMode::Amps => 0.05,
-                default => self::VOLTS,
-            };
-    }
-
-    private function value(Setup $setup, MeterMode $mode, string $a, string $b): ?float
-    {
-        $meter = new Meter($this->circuit);
-
-        return $mode === MeterMode::Volts
-            ? $meter->nominalVolts($setup, $a, $b)
-            : $meter->read($mode, $setup, $a, $b)->nominal;
     }
 }

@@ -144,13 +144,13 @@ final readonly class BoardPoints
     }
 
     /** Arrived at the board: to its common, or to its hot where that common has no screw. */
-    public function arrival(EquipmentTerminal $board): Probe
+    public function arrival(EquipmentTerminal $board): Measure
     {
         $archetype = $this->plan->installation->archetype;
         $return = $this->returnOf($board);
         foreach ($archetype->terminals as $terminal) {
             if ($terminal->point() === $return) {
-                return new Probe(
+                return Measure::volts(
                     $board->point(),
                     $terminal->point(),
                     Message::of('proving.board-points.voltage-arrives-at-board'),
@@ -159,7 +159,7 @@ final readonly class BoardPoints
         }
         foreach ($archetype->transformers as $transformer) {
             if ($transformer->common === $return) {
-                return new Probe(
+                return Measure::volts(
                     $transformer->hot,
                     $board->point(),
                     Message::of('proving.board-points.closed-as-far-as-board'),
@@ -167,7 +167,7 @@ final readonly class BoardPoints
             }
         }
 
-        return new Probe(
+        return Measure::volts(
             $board->point(),
             $archetype->transformers[0]->common,
             Message::of('proving.board-points.voltage-arrives-at-board'),

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Step;
 
+use Unionbit\Core\Asked\Show\Sense;
+use Unionbit\Core\Asked\Show\SignAnswer;
+use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Words\Message;
@@ -44,6 +47,31 @@ final readonly class Sign
         $any = array_any($this->watched(), static fn (string $name): bool => $runs[$name] ?? false);
 
         return $this->still ? ! $any : $any;
+    }
+
+    /** @return list<SignAnswer> what can be said of it that is neither yes nor no */
+    public function neither(): array
+    {
+        $watched = array_filter(array_map(Observable::tryFrom(...), $this->watched()));
+        $fires = [Observable::Burner, Observable::HighBurner, Observable::Boiler];
+        $fire = array_any($watched, static fn (Observable $o): bool => in_array($o, $fires, true));
+        $strip = array_any($watched, static fn (Observable $o): bool => $o->isStrip());
+
+        return match (true) {
+            $this->key === Sense::Display->value => [SignAnswer::Resets, SignAnswer::Blinks],
+            $this->key === self::DROP_OFF => [],
+            $this->still => [SignAnswer::Hums, SignAnswer::Chatters, SignAnswer::Warm, SignAnswer::Smells],
+            $fire => [SignAnswer::Flashes, SignAnswer::Cold, SignAnswer::Smells, SignAnswer::Chatters],
+            $strip => [SignAnswer::Warm, SignAnswer::Cold, SignAnswer::Smells, SignAnswer::Hums],
+            $watched !== [] => [SignAnswer::Chatters, SignAnswer::Hums, SignAnswer::Cold, SignAnswer::Smells],
+            default => [],
+        };
+    }
+
+    /** What it comes to: a lamp that blinks says something by its count, and neither passes nor fails the call. */
+    public static function outcomeOf(SignAnswer $neither): Outcome
+    {
+        return $neither === SignAnswer::Blinks ? Outcome::Neutral : Outcome::Fail;
     }
 
     /** @return list<string> observables by which it is answered */

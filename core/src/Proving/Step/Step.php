@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Step;
 
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Words\Message;
 
@@ -19,8 +19,8 @@ final readonly class Step
      * @param  bool  $setUpIsolated  the set-up needs the power off and proved dead
      * @param  list<string>  $closes  printed terminals that stand closed to the hot
      * @param  string  $hot  printed hot screw that the call takes from
-     * @param  Setup  $waiting  the same while the delay still runs: what is held back is not closed yet
-     * @param  list<Probe>  $probes
+     * @param  Hands  $waiting  the same while the delay still runs: what is held back is not closed yet
+     * @param  list<Measure>  $probes
      * @param  list<Sign>  $signs
      * @param  list<Message>  $restore  temporary things that the step leaves, to be undone
      * @param  ?string  $follows  key of the step whose running call this one is added to
@@ -39,8 +39,8 @@ final readonly class Step
         public array $closes,
         public string $hot,
         public Wait $wait,
-        public Setup $setup,
-        public Setup $waiting,
+        public Hands $hands,
+        public Hands $waiting,
         public array $probes,
         public array $signs,
         public array $restore,
@@ -62,10 +62,10 @@ final readonly class Step
         return $this->number === 1 ? $key : "{$key}-{$this->number}";
     }
 
-    /** @return list<Probe> without which it does not pass */
+    /** @return list<Measure> without which it does not pass */
     public function needed(): array
     {
-        return array_values(array_filter($this->probes, static fn (Probe $p): bool => ! $p->optional));
+        return array_values(array_filter($this->probes, static fn (Measure $p): bool => ! $p->optional));
     }
 
     /** @return list<Place> where to stand, in order: for the set-up, then for each pair that has to be measured */
@@ -73,7 +73,7 @@ final readonly class Step
     {
         $places = $this->method === Method::PreCheck ? [] : [$this->method->place()];
         foreach ($this->needed() as $probe) {
-            $at = Place::tryFrom(explode('.', $probe->a)[0]) ?? $this->method->place();
+            $at = $probe->probe->from->place ?? $this->method->place();
             $at = $at === Place::Module ? Place::Indoor : $at;
             if (! in_array($at, $places, true)) {
                 $places[] = $at;

@@ -6,11 +6,8 @@ namespace Unionbit\Core\Proving\Step;
 
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
-use Unionbit\Core\Circuit\Edit\Opened;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Job\Installation;
-use Unionbit\Core\Point\Part;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\Profile;
 use Unionbit\Core\Words\Message;
@@ -109,20 +106,6 @@ final readonly class Waits
     public function runsCompressor(CallName $call): bool
     {
         return in_array(TerminalName::Y1, CallTable::needed($this->archetype)->closes($call), true);
-    }
-
-    /** The set-up while contacts that follow their driver later (ignition control to gas valve) have not moved yet. */
-    public function held(Setup $setup): Setup
-    {
-        foreach ($this->house->loads() as $load) {
-            foreach ($load->drives as $contact) {
-                if ($contact->delaySeconds > 0.0 && ! $contact->normallyClosed) {
-                    $setup = $setup->with(new Opened(Part::named($contact->id)));
-                }
-            }
-        }
-
-        return $setup;
     }
 
     private function compressor(Method $method): Wait

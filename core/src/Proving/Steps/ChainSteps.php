@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Steps;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Phase;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Method;
-use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Words\Message;
@@ -23,7 +27,7 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class ChainSteps
 {
-    public function __construct(private Plan $plan, private Waits $waits)
+    public function __construct(private Plan $plan, private Waits $waits, private AskedHouse $house)
     {
     }
 
@@ -32,8 +36,8 @@ final readonly class ChainSteps
     {
         $archetype = $this->plan->installation->archetype;
         $made = CallTable::needed($archetype)->printed($call, $this->plan->profile);
-        $setup = Setup::calling(...$made);
-        $net = $this->plan->circuit()->operate($setup)->netlist;
+        $hands = Hands::calling($call);
+        $net = $this->house->state($hands)->netlist;
         $probes = [];
         foreach ($archetype->needs[$call->value] ?? [] as $id) {
             $load = $archetype->load($id);
@@ -41,45 +45,39 @@ final readonly class ChainSteps
                 continue;
             }
             foreach (self::back($net, $load->from) as $point) {
-                $probes["{$point}~{$load->to}"] = new Probe(
-                    $point,
-                    $load->to,
-                    Message::of('proving.chain-steps.there-as-far-as-here'),
-                );
+                $probe = Measure::volts($point, $load->to, Message::of('proving.chain-steps.there-as-far-as-here'));
+                $probes[$probe->key()] = $probe;
             }
         }
 
-        return $probes === [] ? null : $this->step($call, $made, $setup, array_values($probes));
+        return $probes === [] ? null : $this->step($made, $hands, array_values($probes));
     }
 
     /** Each supply from its line to its strip: before and behind the door switch, the fuse, the solder. */
     public function supply(): Step
     {
-        $net = $this->plan->circuit()->netlist(Setup::calling());
         $pairs = [];
         foreach ($this->plan->installation->transformers() as $supply) {
+            $lead = static fn (Lead $lead): string => At::lead($supply->id, $lead)->id;
             array_push(
                 $pairs,
-                ["{$supply->id}.supply", "{$supply->id}.neutral"],
-                ["{$supply->id}.line", "{$supply->id}.neutral"],
-                ["{$supply->id}.winding", "{$supply->id}.return"],
-                ["{$supply->id}.fused", "{$supply->id}.return"],
-                [$supply->hot, "{$supply->id}.return"],
+                [$lead(Lead::Supply), $lead(Lead::Neutral)],
+                [$lead(Lead::Line), $lead(Lead::Neutral)],
+                [$lead(Lead::Winding), $lead(Lead::Return)],
+                [$lead(Lead::Fused), $lead(Lead::Return)],
+                [$supply->hot, $lead(Lead::Return)],
                 [$supply->hot, $supply->common],
             );
         }
-        $there = array_filter($pairs, static fn (array $pair): bool => $net->points[$pair[0]]->probeable ?? false);
+        $points = $this->house->circuit->atRest()->points;
+        $there = array_filter($pairs, static fn (array $pair): bool => $points[$pair[0]]->probeable ?? false);
+        $says = Message::of('proving.chain-steps.there-as-far-as-here');
 
         return $this->step(
-            CallName::Idle,
             [],
-            Setup::calling(),
+            Hands::calling(),
             array_map(
-                static fn (array $pair): Probe => new Probe(
-                    $pair[0],
-                    $pair[1],
-                    Message::of('proving.chain-steps.there-as-far-as-here'),
-                ),
+                static fn (array $pair): Measure => Measure::volts($pair[0], $pair[1], $says),
                 array_values($there),
             ),
         );
@@ -87,20 +85,20 @@ final readonly class ChainSteps
 
     /**
      * @param  list<string>  $closes
-     * @param  list<Probe>  $probes
+     * @param  list<Measure>  $probes
      */
-    private function step(CallName $call, array $closes, Setup $setup, array $probes): Step
+    private function step(array $closes, Hands $hands, array $probes): Step
     {
         return new Step(
-            call: $call,
+            call: $hands->call,
             method: Method::Chain,
             setUpIsolated: false,
             do: Message::of('proving.chain-steps.power-on-one-probe-stays'),
             closes: $closes,
             hot: (string) $this->plan->profile->mainHot()?->printed,
-            wait: $this->waits->of($call, Method::Voltage),
-            setup: $setup,
-            waiting: $this->waits->held($setup),
+            wait: $this->waits->of($hands->call, Method::Voltage),
+            hands: $hands,
+            waiting: $hands->at(Phase::Early),
             probes: $probes,
             signs: [],
             restore: [],

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Steps;
 
+use Unionbit\Core\Asked\Face;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
@@ -23,11 +25,11 @@ final class LookSteps
     {
         $lifted = [];
         foreach ($plan->installation->wallConductors() as $conductor) {
-            array_push($lifted, "{$conductor->id()}.near", "{$conductor->id()}.far");
+            array_push($lifted, At::near($conductor->id()), At::far($conductor->id()));
         }
 
-        $looks = self::step(Method::Looks, Setup::calling(), self::looks($plan), $waits);
-        $dead = Setup::isolated()->faceOff()->lifting(...$lifted);
+        $looks = self::step(Method::Looks, Hands::calling(), self::looks($plan), $waits);
+        $dead = Hands::dead()->faced(Face::Off)->lifting(...$lifted);
 
         return $lifted === []
             ? [$looks]
@@ -69,7 +71,7 @@ final class LookSteps
     }
 
     /** @param  list<Look>  $looks */
-    private static function step(Method $method, Setup $setup, array $looks, Waits $waits): Step
+    private static function step(Method $method, Hands $hands, array $looks, Waits $waits): Step
     {
         $cable = $method === Method::Cable;
 
@@ -81,8 +83,8 @@ final class LookSteps
             closes: [],
             hot: '',
             wait: $waits->of(CallName::Idle, $method),
-            setup: $setup,
-            waiting: $setup,
+            hands: $hands,
+            waiting: $hands,
             probes: [],
             signs: array_map(
                 static fn (Look $l): Sign => new Sign($l->value, $l->label(), 'eye', null, optional: true),

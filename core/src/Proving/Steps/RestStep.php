@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Steps;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Call\CallTable;
-use Unionbit\Core\Circuit\Meter\Meter;
-use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Proving\Load\LoadChecks;
 use Unionbit\Core\Proving\Step\BoardPoints;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Method;
-use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Terminal\Place;
@@ -32,7 +30,7 @@ final readonly class RestStep
 
     private BoardPoints $board;
 
-    public function __construct(private Plan $plan, private Waits $waits)
+    public function __construct(private Plan $plan, private Waits $waits, private AskedHouse $asked)
     {
         $this->board = new BoardPoints($plan);
     }
@@ -40,10 +38,8 @@ final readonly class RestStep
     public function step(): Step
     {
         $house = $this->plan->installation;
-        $setup = Setup::ofCall(CallTable::needed($house->archetype), CallName::Idle, $this->plan->profile);
-
-        // A screw that floats shows a ghost, which proves nothing.
-        $meter = new Meter($this->plan->circuit());
+        $hands = Hands::calling();
+        $state = $this->asked->state($hands);
 
         return new Step(
             call: CallName::Idle,
@@ -53,13 +49,14 @@ final readonly class RestStep
             closes: [],
             hot: (string) $this->plan->profile->mainHot()?->printed,
             wait: $this->waits->of(CallName::Idle, Method::AtRest),
-            setup: $setup,
-            waiting: $setup,
+            hands: $hands,
+            waiting: $hands,
             probes: [
                 ...array_values(
                     array_filter(
                         [...($boards = $this->boards()), ...$this->walls($boards), ...$this->outdoors($boards)],
-                        static fn (Probe $p): bool => $meter->nominalVolts($setup, $p->a, $p->b) !== null,
+                        // A screw that floats shows a ghost, which proves nothing.
+                        static fn (Measure $p): bool => $state->volts($p->a, $p->b) !== null,
                     ),
                 ),
                 ...$this->amperes(),
@@ -69,7 +66,7 @@ final readonly class RestStep
         );
     }
 
-    /** @return list<Probe> each call's screw at the boards, to the common of its load */
+    /** @return list<Measure> each call's screw at the boards, to the common of its load */
     private function boards(): array
     {
         $archetype = $this->plan->installation->archetype;
@@ -78,7 +75,7 @@ final readonly class RestStep
             $isCall = Meaning::of($terminal->name, $archetype)->isCall();
             if ($isCall && $archetype->isBoard($terminal->place) && $this->board->commonOf($terminal) !== null) {
                 $arrival = $this->board->arrival($terminal);
-                $probes[$arrival->key()] = new Probe(
+                $probes[$arrival->key()] = Measure::volts(
                     $arrival->a,
                     $arrival->b,
                     Message::of('proving.rest-step.no-call-stands'),
@@ -90,8 +87,8 @@ final readonly class RestStep
     }
 
     /**
-     * @param  list<Probe>  $indoors  that are read at the boards
-     * @return list<Probe> each call's screw outdoors, to the common of the same unit
+     * @param  list<Measure>  $indoors  that are read at the boards
+     * @return list<Measure> each call's screw outdoors, to the common of the same unit
      */
     private function outdoors(array $indoors): array
     {
@@ -108,7 +105,11 @@ final readonly class RestStep
         foreach ($calls as $terminal) {
             $common = $commons[$terminal->place->value] ?? null;
             if ($common !== null && $terminal->name->isCall()) {
-                $probe = new Probe($terminal->point(), $common, Message::of('proving.rest-step.no-call-stands'));
+                $probe = Measure::volts(
+                    $terminal->point(),
+                    $common,
+                    Message::of('proving.rest-step.no-call-stands'),
+                );
                 $probes[] = $this->isReadIndoors($terminal->point(), $indoors) ? $probe->asOptional() : $probe;
             }
         }
@@ -119,16 +120,16 @@ final readonly class RestStep
     /**
      * Whether copper joins a screw outdoors to one that is read at a board.
      *
-     * @param  list<Probe>  $indoors
+     * @param  list<Measure>  $indoors
      */
     private function isReadIndoors(string $point, array $indoors): bool
     {
         $reached = $this->board->reached($point);
 
-        return array_any($indoors, static fn (Probe $p): bool => isset($reached[$p->a]));
+        return array_any($indoors, static fn (Measure $p): bool => isset($reached[$p->a]));
     }
 
-    /** @return list<Probe> the idle current of every supply; not where nobody knows what the thermostat draws */
+    /** @return list<Measure> the idle current of every supply; not where nobody knows what the thermostat draws */
     private function amperes(): array
     {
         $checks = new LoadChecks($this->plan);
@@ -139,19 +140,17 @@ final readonly class RestStep
         $first = $checks->clampIn(CallName::Idle);
 
         return array_map(
-            static fn (string $clamp): Probe => (new Probe(
-                $clamp,
+            static fn (string $clamp): Measure => Measure::amps(
                 $clamp,
                 Message::of('proving.rest-step.idle-current'),
-                MeterMode::Amps,
-            ))->since($clamp === $first ? null : self::MORE_SINCE),
+            )->since($clamp === $first ? null : self::MORE_SINCE),
             array_values(array_unique($clamps)),
         );
     }
 
     /**
-     * @param  list<Probe>  $indoors  that are read at the boards
-     * @return list<Probe> each call's screw of the plate, to its common where one is wired there
+     * @param  list<Measure>  $indoors  that are read at the boards
+     * @return list<Measure> each call's screw of the plate, to its common where one is wired there
      */
     private function walls(array $indoors): array
     {
@@ -160,7 +159,7 @@ final readonly class RestStep
         foreach ($this->plan->profile->terminals as $terminal) {
             $landed = $terminal->name->isCall() && $this->plan->landing->on($terminal->printed) !== [];
             if ($common !== null && $landed) {
-                $probe = new Probe(
+                $probe = Measure::volts(
                     $terminal->point(),
                     $common->point(),
                     Message::of('proving.rest-step.no-call-stands'),

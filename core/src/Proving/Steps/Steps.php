@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Steps;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Danger;
+use Unionbit\Core\Asked\Face;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Phase;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
-use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Circuit\Standing\Danger;
 use Unionbit\Core\Equipment\Dehumidify;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -17,8 +20,8 @@ use Unionbit\Core\Planning\Proof\PlanProof;
 use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Load\LoadChecks;
 use Unionbit\Core\Proving\Step\BoardPoints;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Method;
-use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Waits;
@@ -42,22 +45,25 @@ final readonly class Steps
 
     private Waits $waits;
 
+    private AskedHouse $house;
+
     /** @param  bool  $afterShort  a short was found and repaired: a call is proved only with its current */
     public function __construct(private Plan $plan, private bool $afterShort = false)
     {
         $this->board = new BoardPoints($plan);
         $this->signs = new Signs($plan->installation->archetype);
         $this->waits = new Waits($plan->installation);
+        $this->house = AskedHouse::of($plan->circuit());
     }
 
     /** @return list<Step> */
     public function all(): array
     {
         $elsewhere = new SupportingSteps($this->plan);
-        $chains = new ChainSteps($this->plan, $this->waits);
+        $chains = new ChainSteps($this->plan, $this->waits, $this->house);
         $steps = [
             $elsewhere->preCheck(),
-            (new RestStep($this->plan, $this->waits))->step(),
+            (new RestStep($this->plan, $this->waits, $this->house))->step(),
             $chains->supply(),
             ...LookSteps::of($this->plan, $this->waits),
         ];
@@ -69,7 +75,7 @@ final readonly class Steps
             $steps[] = $this->step($call, Method::Voltage);
             $steps[] = $chains->of($call);
         }
-        array_push($steps, ...(new SwitchSteps($this->plan, $this->waits))->all($this->calls()));
+        array_push($steps, ...(new SwitchSteps($this->plan, $this->waits, $this->house))->all($this->calls()));
         $steps[] = $this->defrosts() ? $this->step(CallName::Defrost, Method::Voltage) : null;
 
         return array_values(array_filter($steps));
@@ -131,7 +137,7 @@ final readonly class Steps
             return $this->jumperStep($call, $method, $terminals, $hot, $this->signs->of($call));
         }
         $lower = $this->lower($call);
-        $setup = Setup::calling(...$made)->inMode($call->mode());
+        $hands = Hands::calling($call);
 
         return new Step(
             call: $call,
@@ -143,8 +149,9 @@ final readonly class Steps
             closes: $closes,
             hot: $hot,
             wait: $this->waits->of($call, $method),
-            setup: $setup,
-            waiting: $this->waiting($setup, $call),
+            hands: $hands,
+            // The minimum off holds the compressor back; else contacts that follow their driver have not moved.
+            waiting: $hands->at($this->waits->runsCompressor($call) ? Phase::HeldBack : Phase::Early),
             probes: [...$this->probes($call, $terminals, $hot, false), ...$this->current($call)],
             signs: [...$this->signs->of($call), ...$this->signs->asides($call)],
             restore: [],
@@ -159,7 +166,7 @@ final readonly class Steps
      * On a supply without a fuse, and once a short was repaired, volts do not prove a call: 12 ohms between Y and C
      * leave R–C at 22 V and everything running at four times the current.
      *
-     * @return list<Probe>
+     * @return list<Measure>
      */
     private function current(CallName $call): array
     {
@@ -171,9 +178,7 @@ final readonly class Steps
         $clamp = $checks->clampOn($supply);
 
         return [
-            (new Probe($clamp, $clamp, Message::of('proving.steps.current-of-the-call'), MeterMode::Amps))->since(
-                self::CURRENT_SINCE,
-            ),
+            Measure::amps($clamp, Message::of('proving.steps.current-of-the-call'))->since(self::CURRENT_SINCE),
         ];
     }
 
@@ -211,7 +216,7 @@ final readonly class Steps
         ) {
             return null;
         }
-        $runs = $this->plan->circuit()->operate($this->jumpered($hot, $terminals))->pulledIn();
+        $runs = $this->house->state($this->jumpered($hot, $terminals))->pulledIn();
         $loads = array_values(
             array_filter(
                 $this->plan->installation->loads(),
@@ -231,7 +236,7 @@ final readonly class Steps
         $closes = array_map(static fn (PlateTerminal $t): string => $t->printed, $terminals);
         $letters = implode(', ', $closes);
         $inFace = $this->plan->profile->switchesInFace;
-        $setup = $this->jumpered($hot, $terminals);
+        $hands = $this->jumpered($hot, $terminals);
 
         return new Step(
             call: $call,
@@ -246,8 +251,8 @@ final readonly class Steps
             closes: $closes,
             hot: $hot,
             wait: $this->waits->of($call, $method),
-            setup: $setup,
-            waiting: $this->waits->held($setup),
+            hands: $hands,
+            waiting: $hands->at(Phase::Early),
             probes: $this->probes($call, $terminals, $hot, true),
             signs: $signs,
             restore: [
@@ -284,13 +289,13 @@ final readonly class Steps
         $says = $in = $before = [];
         foreach (count($terminals) > 1 ? $terminals : [] as $terminal) {
             $in[] = $terminal;
-            $point = $this->plan->circuit()->operate($this->jumpered($hot, $in));
-            $new = array_values(array_diff($point->pulledIn(), $before));
-            $before = $point->pulledIn();
+            $runs = $this->house->state($this->jumpered($hot, $in))->pulledIn();
+            $new = array_values(array_diff($runs, $before));
+            $before = $runs;
             $says[] = Message::of(
                 'proving.steps.built-up',
                 screw: $terminal->printed,
-                loads: array_map(static fn (string $id): Message => $point->netlist->element($id)->label, $new),
+                loads: array_map($this->house->circuit->partName(...), $new),
             );
         }
 
@@ -309,7 +314,7 @@ final readonly class Steps
         return $from === null
             ? []
             : Danger::beside(
-                $this->plan->circuit(),
+                $this->house->circuit,
                 Setup::calling(),
                 array_map($point, $this->plan->profile->terminals),
                 $from,
@@ -378,66 +383,43 @@ final readonly class Steps
         return in_array($wanted, $landed, true) ? $wanted : $landed[0] ?? null;
     }
 
-    /**
-     * While the delay runs: the thermostat's minimum off holds the compressor back, and contacts that follow their
-     * driver later (ignition control to gas valve) have not moved. A jumper holds nothing back but those contacts.
-     */
-    private function waiting(Setup $setup, CallName $call): Setup
-    {
-        if (! $this->waits->runsCompressor($call)) {
-            return $this->waits->held($setup);
-        }
-        $held = [TerminalName::Y1, TerminalName::Y2];
-
-        return Setup::calling(
-            ...array_values(
-                array_filter(
-                    $setup->closed,
-                    fn (string $printed): bool => ! in_array(
-                        $this->plan->profile->terminal($printed)?->name,
-                        $held,
-                        true,
-                    ),
-                ),
-            ),
-        );
-    }
-
     /** @param  list<PlateTerminal>  $terminals */
-    private function jumpered(string $hot, array $terminals): Setup
+    private function jumpered(string $hot, array $terminals): Hands
     {
-        $setup = Setup::calling()->faceOff();
+        $hands = Hands::calling()->faced(Face::Off);
         if ($this->plan->profile->switchesInFace) {
             foreach ($terminals as $terminal) {
-                $setup = $setup->withJumper(
-                    $this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}",
-                    $terminal->point(),
-                );
+                $hands = $hands->jumping($this->screw($hot), $terminal->at());
             }
 
-            return $setup;
+            return $hands;
         }
         $from = $this->tip($hot);
         foreach ($terminals as $terminal) {
             $to = $this->tip($terminal->printed);
             if ($from !== null && $to !== null) {
-                $setup = $setup->lifting($from, $to)->withJumper($from, $to);
+                $hands = $hands->lifting($from, $to)->jumping($from, $to);
             }
         }
 
-        return $setup;
+        return $hands;
     }
 
-    private function tip(string $screw): ?string
+    private function screw(string $printed): At
+    {
+        return $this->plan->profile->terminal($printed)?->at() ?? At::screw(Place::Wall, $printed);
+    }
+
+    private function tip(string $screw): ?At
     {
         $ids = $this->plan->landing->reaching($screw);
 
-        return $ids === [] ? null : "{$ids[0]}.near";
+        return $ids === [] ? null : At::near($ids[0]);
     }
 
     /**
      * @param  non-empty-list<PlateTerminal>  $terminals
-     * @return list<Probe>
+     * @return list<Measure>
      */
     private function probes(CallName $call, array $terminals, string $hot, bool $jumper): array
     {
@@ -456,13 +438,13 @@ final readonly class Steps
 
         $probes = [];
         if (! $jumper) {
-            $probes[] = new Probe(
-                $this->plan->profile->terminal($hot)?->point() ?? "wall.{$hot}",
+            $probes[] = Measure::volts(
+                $this->screw($hot)->id,
                 $main->point(),
                 Message::of('proving.steps.terminal-closed'),
             );
             if ($common !== null && $board !== null && $this->board->returnsTo($board, $common->point())) {
-                $probes[] = new Probe(
+                $probes[] = Measure::volts(
                     $main->point(),
                     $common->point(),
                     Message::of('proving.steps.voltage-leaves-wall'),
@@ -473,7 +455,7 @@ final readonly class Steps
             $probes[] = $this->board->arrival($board);
         }
         if ($outdoor !== null && $outdoorCommon !== null) {
-            $probes[] = new Probe(
+            $probes[] = Measure::volts(
                 $outdoor->point(),
                 $outdoorCommon->point(),
                 Message::of('proving.steps.voltage-at-outdoor-unit'),
@@ -488,29 +470,29 @@ final readonly class Steps
      * The farthest reading tells everything that those before it tell. The blower is heard where it is asked for: there
      * the wall's own reading of the volts does.
      *
-     * @param  list<Probe>  $probes  from the wall outward
-     * @return list<Probe>
+     * @param  list<Measure>  $probes  from the wall outward
+     * @return list<Measure>
      */
     private static function oneNeeded(CallName $call, array $probes): array
     {
-        $wall = array_filter($probes, static fn (Probe $p): bool => At::read($p->b)->place === Place::Wall);
+        $wall = array_filter($probes, static fn (Measure $p): bool => $p->probe->to?->place === Place::Wall);
         $needed = $call === CallName::Fan && count($wall) > 1 ? count($wall) - 1 : count($probes) - 1;
 
         return array_map(
-            static fn (Probe $p, int $n): Probe => $n === $needed ? $p : $p->asOptional(),
+            static fn (Measure $p, int $n): Measure => $n === $needed ? $p : $p->asOptional(),
             $probes,
             array_keys($probes),
         );
     }
 
-    /** @return list<Probe> at what is asked for by a contact of its own, and where a signal opens instead of closing */
+    /** @return list<Measure> at what a contact of its own asks for, and where a signal opens instead of closing */
     private function humidity(CallName $call): array
     {
         $archetype = $this->plan->installation->archetype;
         $signal = $archetype->boardTerminal(TerminalName::Deh);
         $probes = [];
         if ($signal !== null && $archetype->dehumidify === Dehumidify::Opens && $call->isCooling()) {
-            $probes[] = new Probe(
+            $probes[] = Measure::volts(
                 $signal->point(),
                 $this->board->returnOf($signal),
                 Message::of('proving.steps.signal-that-opens', screw: $signal->printed),
@@ -518,7 +500,7 @@ final readonly class Steps
         }
         foreach ($call === CallName::Humidify ? $archetype->loads : [] as $load) {
             if ($load->kind === LoadKind::Solenoid) {
-                $probes[] = new Probe(
+                $probes[] = Measure::volts(
                     $load->from,
                     $load->to,
                     Message::of('proving.steps.voltage-at', part: $load->label),

@@ -4,21 +4,22 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Steps;
 
+use Unionbit\Core\Asked\Danger;
+use Unionbit\Core\Asked\Face;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Phase;
+use Unionbit\Core\Asked\Thing\Unplugged;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
-use Unionbit\Core\Circuit\Edit\Opened;
-use Unionbit\Core\Circuit\Meter\MeterMode;
-use Unionbit\Core\Circuit\Netlist\Element;
-use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Circuit\Standing\Danger;
 use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\PreCheck;
-use Unionbit\Core\Point\Part;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Proving\Step\BoardPoints;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Method;
-use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Waits;
 use Unionbit\Core\Terminal\Place;
@@ -51,7 +52,7 @@ final readonly class SupportingSteps
         if ($rows === []) {
             return null;
         }
-        $setup = Setup::isolated()->faceOff();
+        $hands = Hands::dead()->faced(Face::Off);
         $atWall = $this->plan->profile->outputs === Place::Wall;
 
         return new Step(
@@ -64,14 +65,13 @@ final readonly class SupportingSteps
             closes: array_map(static fn (array $row): string => $row['screw'], $rows),
             hot: 'C',
             wait: $this->waits->of(CallName::Idle, Method::PreCheck),
-            setup: $setup,
-            waiting: $setup,
+            hands: $hands,
+            waiting: $hands,
             probes: array_map(
-                static fn (array $row): Probe => new Probe(
+                static fn (array $row): Measure => Measure::ohms(
                     $row['a'],
                     $row['b'],
                     $row['blind'] ?? Message::of('proving.supporting-steps.ohms-branch'),
-                    MeterMode::Ohms,
                 ),
                 $rows,
             ),
@@ -91,22 +91,11 @@ final readonly class SupportingSteps
         }
         $wait = $this->waits->of($call, Method::BoardJumper);
         $signs = (new Signs($this->plan->installation->archetype))->of($call);
-        $setup = Setup::calling();
-        foreach ($this->plan->installation->wallConductors() as $conductor) {
-            $setup = $setup->lifting("{$conductor->id()}.far");
-        }
-        if ($this->plan->profile->outputs === Place::Module) {
-            $net = $this->plan->circuit()->netlist(Setup::calling());
-            $leads = $net->ids(
-                ElementKind::Wire,
-                static fn (Element $e): bool => $net->point($e->a)->place === Place::Module,
-            );
-            $setup = $setup->with(
-                ...array_map(static fn (string $id): Opened => new Opened(Part::named($id)), $leads),
-            );
-        }
+        $hands = Hands::calling()->lifting(...$this->ends(Side::Far));
+        $hands =
+            $this->plan->profile->outputs === Place::Module ? $hands->with(new Unplugged(Place::Module)) : $hands;
         foreach ($terminals as $terminal) {
-            $setup = $setup->withJumper($hot[0], $terminal->point());
+            $hands = $hands->jumping(At::read($hot[0]), $terminal->at());
         }
         $letters = implode(', ', array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals));
         $common = $this->board->commonOf($first);
@@ -119,12 +108,12 @@ final readonly class SupportingSteps
             closes: array_map(static fn (EquipmentTerminal $t): string => $t->printed, $terminals),
             hot: $hot[1],
             wait: $wait,
-            setup: $setup,
-            waiting: $this->waits->held($setup),
+            hands: $hands,
+            waiting: $hands->at(Phase::Early),
             probes: $common === null
                 ? []
                 : [
-                    new Probe(
+                    Measure::volts(
                         $first->point(),
                         $common,
                         Message::of('proving.supporting-steps.voltage-at-boards-screw'),
@@ -169,22 +158,14 @@ final readonly class SupportingSteps
         if ($first === null) {
             return null;
         }
-        $setup = Setup::isolated()
-            ->asked(...$closes)
-            ->lifting(
-                ...array_map(
-                    static fn (Conductor $c): string => "{$c->id()}.near",
-                    $this->plan->installation->wallConductors(),
-                ),
-            );
+        $hands = Hands::dead()->asked($call)->lifting(...$this->ends(Side::Near));
         $probes = array_map(
-            static fn (PlateTerminal $t): Probe => new Probe(
-                "{$t->place->value}.{$t->hot}",
+            static fn (PlateTerminal $t): Measure => Measure::ohms(
+                At::screw($t->place, (string) $t->hot)->id,
                 $t->point(),
                 in_array($t->printed, $closes, true)
                     ? Message::of('proving.supporting-steps.closed-under-two-ohms')
                     : Message::of('proving.supporting-steps.open-over-limit'),
-                MeterMode::Ohms,
             ),
             $calls,
         );
@@ -202,11 +183,20 @@ final readonly class SupportingSteps
             closes: $closes,
             hot: (string) $first->hot,
             wait: $this->waits->of($call, Method::Continuity),
-            setup: $setup,
-            waiting: $setup,
+            hands: $hands,
+            waiting: $hands,
             probes: $probes,
             signs: [],
             restore: [Message::of('proving.supporting-steps.conductors-back-on-their-screws')],
+        );
+    }
+
+    /** @return list<At> that end of every conductor to the wall */
+    private function ends(Side $side): array
+    {
+        return array_map(
+            static fn (Conductor $c): At => At::end($c->id(), $side),
+            $this->plan->installation->wallConductors(),
         );
     }
 

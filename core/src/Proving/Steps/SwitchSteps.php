@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Proving\Steps;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Thing\SafetyOpened;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
-use Unionbit\Core\Circuit\Edit\Opened;
-use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Job\SafetyKind;
 use Unionbit\Core\Planning\Plan\Plan;
-use Unionbit\Core\Point\Part;
+use Unionbit\Core\Proving\Step\Measure;
 use Unionbit\Core\Proving\Step\Method;
-use Unionbit\Core\Proving\Step\Probe;
 use Unionbit\Core\Proving\Step\Sign;
 use Unionbit\Core\Proving\Step\Step;
 use Unionbit\Core\Proving\Step\Waits;
@@ -26,7 +26,7 @@ use Unionbit\Core\Words\Message;
  */
 final readonly class SwitchSteps
 {
-    public function __construct(private Plan $plan, private Waits $waits)
+    public function __construct(private Plan $plan, private Waits $waits, private AskedHouse $house)
     {
     }
 
@@ -60,9 +60,8 @@ final readonly class SwitchSteps
     {
         usort($calls, static fn (CallName $a, CallName $b): int => $b->isCooling() <=> $a->isCooling());
         foreach ($calls as $call) {
-            $circuit = $this->plan->circuit();
-            $on = $circuit->operate($this->setup($call))->pulledIn();
-            $off = $circuit->operate($this->opened($device, $call))->pulledIn();
+            $on = $this->house->state(Hands::calling($call))->pulledIn();
+            $off = $this->house->state(self::opened($device, $call))->pulledIn();
             $stops = array_values(
                 array_filter(
                     $this->plan->installation->archetype->loads,
@@ -79,25 +78,17 @@ final readonly class SwitchSteps
         return null;
     }
 
-    private function setup(CallName $call): Setup
+    private static function opened(SafetyDevice $device, CallName $call): Hands
     {
-        return Setup::ofCall(CallTable::needed($this->plan->installation->archetype), $call, $this->plan->profile);
-    }
-
-    private function opened(SafetyDevice $device, CallName $call): Setup
-    {
-        $contacts = $this->plan->circuit()->netlist(Setup::calling())->contactsOf($device->id);
-
-        return $this->setup($call)->with(
-            ...array_map(static fn (string $id): Opened => new Opened(Part::named($id)), $contacts),
-        );
+        return Hands::calling($call)->with(new SafetyOpened($device->id));
     }
 
     /** @param  non-empty-list<Load>  $stops */
     private function step(SafetyDevice $device, Method $method, CallName $call, array $stops, int $number): Step
     {
         $profile = $this->plan->profile;
-        $setup = $this->opened($device, $call);
+        $hands = self::opened($device, $call);
+        $made = CallTable::needed($this->plan->installation->archetype)->printed($call, $profile);
         $common = $this->plan->wiredCommon();
         $hot = $profile->mainHot();
 
@@ -112,14 +103,14 @@ final readonly class SwitchSteps
                 device: $device->name(),
                 call: $call->label(),
             ),
-            closes: $this->plan->carriers($setup->closed),
+            closes: $this->plan->carriers($made),
             hot: (string) $hot?->printed,
             wait: $this->waits->of($call, $method),
-            setup: $setup,
-            waiting: $setup,
+            hands: $hands,
+            waiting: $hands,
             probes: $common !== null && $hot !== null
                 ? [
-                    new Probe(
+                    Measure::volts(
                         $hot->point(),
                         $common->point(),
                         Message::of('proving.supporting-steps.thermostat-stays-powered'),

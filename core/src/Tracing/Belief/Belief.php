@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Belief;
 
+use Unionbit\Core\Asked\OpenFuses;
+use Unionbit\Core\Asked\Show\Duties;
 use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\FaultId;
 use Unionbit\Core\Fault\ToldWhen;
+use Unionbit\Core\Point\Part;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Row;
 use Unionbit\Core\Tracing\Record\RowKind;
 use Unionbit\Core\Tracing\Suspect\Suspect;
 use Unionbit\Core\Tracing\Suspect\SuspectList;
-use Unionbit\Core\Tracing\World\Prediction;
-use Unionbit\Core\Tracing\World\Wanted;
 
 /**
  * How much every suspect is worth after the rows so far, by Bayes' rule, with the state of the fuses carried along in
@@ -75,7 +77,7 @@ final class Belief
         private readonly SuspectList $list,
         private readonly RowLikelihood $likelihood,
         private readonly Worlds $worlds,
-        private readonly Wanted $wanted,
+        private readonly Duties $wanted,
         private readonly array $fused,
         private readonly Blows $blows,
     ) {
@@ -106,7 +108,7 @@ final class Belief
         $each = $this->fused === [] ? 0.0 : $blown / count($this->fused);
         $weights = ['' => $suspect->prior * (1.0 - $each * count($this->fused))];
         foreach ($each > 0.0 ? $this->fused : [] as $id) {
-            $weights[$id] = $suspect->prior * $each;
+            $weights[OpenFuses::of($id)->key()] = $suspect->prior * $each;
         }
         $this->weights[$suspect->id] = $weights;
         $this->next[$suspect->id] = 0;
@@ -166,7 +168,13 @@ final class Belief
         foreach ($this->suspects as $id => $suspect) {
             $left = $suspect->left($ended);
             foreach ($this->weights[$id] as $open => $weight) {
-                $standings[] = $this->standing($suspect, $left, (string) $open, $weight / $total, $ended);
+                $standings[] = $this->standing(
+                    $suspect,
+                    $left,
+                    OpenFuses::at((string) $open),
+                    $weight / $total,
+                    $ended,
+                );
             }
         }
         usort($standings, static fn (Standing $a, Standing $b): int => $b->share <=> $a->share);
@@ -178,20 +186,19 @@ final class Belief
      * @param  list<Fault>  $left
      * @param  array<string, true>  $ended
      */
-    private function standing(Suspect $suspect, array $left, string $open, float $share, array $ended): Standing
+    private function standing(Suspect $suspect, array $left, OpenFuses $open, float $share, array $ended): Standing
     {
-        $opens = $open === '' ? [] : explode(',', $open);
         $gone = $left === [] && ($suspect->faults !== [] || isset($ended[$suspect->id]));
         $names = array_map(static fn (Fault $f): string => $f->id, $left);
-        foreach ($opens as $id) {
-            $names[] = "fuse-blown:{$id}.fuse";
+        foreach ($open->supplies as $id) {
+            $names[] = (new FaultId('fuse-blown', Part::fuse($id)->id))->text();
         }
         $plain = $suspect->faults === [] && ! $gone;
 
         return new Standing(
             $suspect,
             $left,
-            $opens,
+            $open,
             $share,
             match (true) {
                 $plain => $suspect->id,
@@ -201,7 +208,7 @@ final class Belief
             match (true) {
                 $plain => $suspect->repair,
                 $left !== [] => $left[0]->repair,
-                $opens !== [] => $this->list->fuseOf($opens[0]),
+                ! $open->areNone() => $this->list->fuseOf($open->supplies[0]),
                 default => Suspect::SOUND,
             },
             $this->worlds->key($left),
@@ -294,16 +301,17 @@ final class Belief
         $there = $this->there($suspect, $left, $row);
         $late = Moments::late($left);
         $after = [];
-        foreach ($weights as $open => $weight) {
+        foreach ($weights as $key => $weight) {
             if ($weight <= 0.0) {
                 continue;
             }
-            $look = $this->look($row, $left, (string) $open);
-            foreach ($this->likelihood->of($row, $world, (string) $open, $late) as $then => $likelihood) {
+            $open = OpenFuses::at((string) $key);
+            $look = $this->look($row, $left, $open);
+            foreach ($this->likelihood->of($row, $world, $open, $late) as $then => $likelihood) {
                 $after[$then] = ($after[$then] ?? 0.0) + $weight * $look * $there * $likelihood;
             }
             if ($there < 1.0) {
-                foreach ($this->likelihood->of($row, '', (string) $open) as $then => $likelihood) {
+                foreach ($this->likelihood->of($row, '', $open) as $then => $likelihood) {
                     $after[$then] = ($after[$then] ?? 0.0) + $weight * $look * (1.0 - $there) * $likelihood;
                 }
             }
@@ -331,18 +339,16 @@ final class Belief
      *
      * @param  list<Fault>  $left
      */
-    private function look(Row $row, array $left, string $open): float
+    private function look(Row $row, array $left, OpenFuses $open): float
     {
         $target = $row->probe->inspect ?? '';
         $result = $row->result;
-
-        $opens = $open === '' ? [] : explode(',', $open);
         $round = $row->probe->look ?? null;
 
         return match (true) {
             $result === null || $result->found === '' => 1.0,
-            $round !== null => SuspectList::round($round, $left, $opens)->likelihood(null, $result),
-            $target !== '' => $this->list->looked($target, $left, $opens)->likelihood(null, $result),
+            $round !== null => Fit::of(SuspectList::round($round, $left, $open), null, $result),
+            $target !== '' => Fit::of($this->list->looked($target, $left, $open), null, $result),
             default => 1.0,
         };
     }
@@ -363,7 +369,7 @@ final class Belief
         $wanted = $row->setup === null || ! $row->setup->isPlain() ? [] : $this->wanted->of($row->setup->call);
         $factor = $row->result?->hasReading() === true ? 0.5 : 1.0;
         foreach ($row->result->sees ?? [] as $key => $answer) {
-            $factor *= isset($wanted[$key]) && $wanted[$key] !== $answer ? Prediction::MISREAD : 1.0;
+            $factor *= isset($wanted[$key]) && $wanted[$key] !== $answer ? Fit::MISREAD : 1.0;
         }
 
         return $factor;
@@ -391,7 +397,7 @@ final class Belief
     /** How well a row fits the sound house with whole fuses, as it was read, whatever was repaired. */
     public function sound(int $index): float
     {
-        return max(0.0, ...array_values($this->likelihood->of($this->row($index), '', '')));
+        return max(0.0, ...array_values($this->likelihood->of($this->row($index), '', OpenFuses::none())));
     }
 
     /** How well a row fits one fault alone in the house, whatever the fuses: for two faults together. */
@@ -404,11 +410,11 @@ final class Belief
         $left = $suspect->left($this->ended[$index]);
         $world = $this->worlds->key($left);
         $late = Moments::late($left);
-        $look = $this->look($row, $left, '');
-        $best = max(0.0, ...array_values($this->likelihood->of($row, $world, '', $late)));
+        $look = $this->look($row, $left, OpenFuses::none());
+        $best = max(0.0, ...array_values($this->likelihood->of($row, $world, OpenFuses::none(), $late)));
         if ($suspect->joins()) {
             foreach ($this->fused as $id) {
-                $best = max($best, ...array_values($this->likelihood->of($row, $world, $id, $late)));
+                $best = max($best, ...array_values($this->likelihood->of($row, $world, OpenFuses::of($id), $late)));
             }
         }
 

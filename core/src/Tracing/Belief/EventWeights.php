@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Belief;
 
+use Unionbit\Core\Asked\OpenFuses;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
@@ -36,12 +37,12 @@ final class EventWeights
         return match ($event->kind) {
             EventKind::FuseReplaced => self::moved(
                 $weights,
-                static fn (array $open): array => array_values(array_diff($open, [$event->of])),
+                static fn (OpenFuses $open): OpenFuses => $open->without($event->of),
             ),
             EventKind::FuseOpened => self::moved(
                 $weights,
-                static fn (array $open): array => array_values(array_unique([...$open, $event->of])),
-                static fn (array $open): float => in_array($event->of, $open, true) || $suspect->joins()
+                static fn (OpenFuses $open): OpenFuses => $open->with($event->of),
+                static fn (OpenFuses $open): float => $open->has($event->of) || $suspect->joins()
                     ? 1.0
                     : self::BLOWN_BY_NOTHING,
             ),
@@ -84,18 +85,16 @@ final class EventWeights
 
     /**
      * @param  array<string, float>  $weights
-     * @param  callable(list<string>): list<string>  $to
-     * @param  ?callable(list<string>): float  $times
+     * @param  callable(OpenFuses): OpenFuses  $to
+     * @param  ?callable(OpenFuses): float  $times
      * @return array<string, float>
      */
     private static function moved(array $weights, callable $to, ?callable $times = null): array
     {
         $after = [];
         foreach ($weights as $open => $weight) {
-            $opens = $open === '' ? [] : explode(',', (string) $open);
-            $then = $to($opens);
-            sort($then);
-            $key = implode(',', $then);
+            $opens = OpenFuses::at((string) $open);
+            $key = $to($opens)->key();
             $after[$key] = ($after[$key] ?? 0.0) + $weight * ($times === null ? 1.0 : $times($opens));
         }
 

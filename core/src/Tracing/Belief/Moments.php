@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Belief;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\HouseState;
+use Unionbit\Core\Asked\OpenFuses;
+use Unionbit\Core\Asked\Phase;
+use Unionbit\Core\Asked\Thing\Jumper;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Tracing\Test\Moment;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Solved;
-use Unionbit\Core\Tracing\World\World;
 
 /**
  * When in the sequence a world first does what the sound house does not: with nothing called, as the call is made, or
@@ -27,19 +30,18 @@ final class Moments
     /** @var array<string, list<Moment>> by set-up, world and open fuses */
     private array $known = [];
 
-    public function __construct(private readonly World $world, private readonly Worlds $worlds)
+    public function __construct(private readonly AskedHouse $house, private readonly Worlds $worlds)
     {
     }
 
     /**
      * 1 where it fits or where nothing happens at all in that world, which the signs themselves judge.
      *
-     * @param  list<string>  $open
      * @param  bool  $late  what is wrong there may show only after minutes
      */
-    public function fits(Moment $when, TestSetup $test, string $world, array $open, bool $late): float
+    public function fits(Moment $when, Hands $test, string $world, OpenFuses $open, bool $late): float
     {
-        $key = $test->key()."/{$world}/".implode(',', $open);
+        $key = $test->key()."/{$world}/".$open->key();
         $moments = $this->known[$key] ??= $this->of($test, $this->worlds->fault($world), $open);
 
         $fits = $moments === [] || in_array($when, $moments, true) || ($late && $when === Moment::AfterMinutes);
@@ -61,17 +63,14 @@ final class Moments
         );
     }
 
-    /**
-     * @param  list<string>  $open
-     * @return list<Moment>
-     */
-    private function of(TestSetup $test, ?Fault $fault, array $open): array
+    /** @return list<Moment> */
+    private function of(Hands $test, ?Fault $fault, OpenFuses $open): array
     {
-        $held = $test->jumpers !== [] || $test->call === CallName::Idle;
-        $settled = $this->world->solve($test, $fault, $open);
+        $held = $test->things->any(Jumper::class) || $test->call === CallName::Idle;
+        $settled = $this->house->with($fault, $open)->state($test);
         $moments = match (true) {
             ! $held && $this->departs($test->asked(CallName::Idle), $fault, $open) => [Moment::AtOnce],
-            $this->departs($test->before(), $fault, $open) => $held
+            $this->departs($test->at(Phase::Early), $fault, $open) => $held
                 ? [Moment::AtOnce, Moment::OnCall]
                 : [Moment::OnCall],
             ! $this->isOther($test, $settled, $open) => [],
@@ -82,25 +81,23 @@ final class Moments
         return $moments !== [] && $this->opensSlowly($settled) ? [...$moments, Moment::AfterMinutes] : $moments;
     }
 
-    /** @param  list<string>  $open */
-    private function departs(TestSetup $test, ?Fault $fault, array $open): bool
+    private function departs(Hands $test, ?Fault $fault, OpenFuses $open): bool
     {
-        return $this->isOther($test, $this->world->solve($test, $fault, $open), $open);
+        return $this->isOther($test, $this->house->with($fault, $open)->state($test), $open);
     }
 
-    /** @param  list<string>  $open */
-    private function isOther(TestSetup $test, Solved $solved, array $open): bool
+    private function isOther(Hands $test, HouseState $solved, OpenFuses $open): bool
     {
-        $sound = $this->world->solve($test, null, $open);
+        $sound = $this->house->with(null, $open)->state($test);
         $opens = $solved->point->openFuses ?? [];
 
         return $opens !== [] || $solved->seen !== $sound->seen || $solved->cycles();
     }
 
-    private function opensSlowly(Solved $solved): bool
+    private function opensSlowly(HouseState $solved): bool
     {
         foreach ($solved->point->openFuses ?? [] as $id) {
-            if ($solved->multiple($this->world->circuit, $id) < self::SLOW) {
+            if ($solved->multiple($this->house->circuit, $id) < self::SLOW) {
                 return true;
             }
         }

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Belief;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\HouseState;
+use Unionbit\Core\Asked\OpenFuses;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Senses;
+use Unionbit\Core\Asked\Show\Showing;
+use Unionbit\Core\Asked\Show\Shows;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Tracing\Record\Row;
 use Unionbit\Core\Tracing\Test\Moment;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Oracle;
-use Unionbit\Core\Tracing\World\Prediction;
-use Unionbit\Core\Tracing\World\Sight;
-use Unionbit\Core\Tracing\World\Solved;
-use Unionbit\Core\Tracing\World\World;
 use WeakMap;
 
 /** How likely a row is in one world with some fuses open, and which fuses are open after it. */
@@ -37,8 +38,8 @@ final class RowLikelihood
     private array $fresh = [];
 
     public function __construct(
-        private readonly World $world,
-        private readonly Oracle $oracle,
+        private readonly AskedHouse $house,
+        private readonly Shows $oracle,
         private readonly Worlds $worlds,
         private readonly Moments $moments,
         private readonly ?Kept $kept = null,
@@ -48,12 +49,12 @@ final class RowLikelihood
 
     /**
      * @param  bool  $late  what is wrong in it may show only after minutes
-     * @return array<string, float> likelihood by the fuses that are open afterwards, joined by commas
+     * @return array<string, float> likelihood by the key of the fuses that are open afterwards
      */
-    public function of(Row $row, string $world, string $open, bool $late = false): array
+    public function of(Row $row, string $world, OpenFuses $open, bool $late = false): array
     {
         $late = $late && $row->result?->when === Moment::AfterMinutes;
-        $case = "{$world}/{$open}".($late ? '/late' : '');
+        $case = $world.'/'.$open->key().($late ? '/late' : '');
         $key = $this->keys[$row] ??= $row->key();
         $this->known[$key] ??= $this->kept?->of($key) ?? [];
         if (! isset($this->known[$key][$case])) {
@@ -74,92 +75,106 @@ final class RowLikelihood
     }
 
     /** @return array<string, float> */
-    private function work(Row $row, string $world, string $open, bool $late): array
+    private function work(Row $row, string $world, OpenFuses $open, bool $late): array
     {
         $fault = $this->worlds->fault($world);
         [$test, $probe, $result] = [$row->setup, $row->probe, $row->result];
         if ($test === null || $probe === null || $result === null) {
-            return [$open => 1.0];
+            return [$open->key() => 1.0];
         }
-        $opens = $open === '' ? [] : explode(',', $open);
-        $solved = $this->world->solve($test, $fault, array_values(array_diff($opens, $test->breaker)));
-        $after = array_values(array_unique([...$opens, ...$solved->point->openFuses ?? []]));
+        $house = $this->house->with($fault, $open);
+        $solved = $house->state($test);
+        $after = $open->with(...$solved->point->openFuses ?? []);
         $likelihood = $this->fits($solved, $row, $test, $probe);
-        if ($test->breaker !== [] && ! isset($result->sees[Sight::BREAKER])) {
+        if ($test->breakers() !== [] && ! isset($result->sees[Senses::BREAKER])) {
             $trips = $this->trips($solved, $test);
             if ($trips > 0.0) {
-                $tripped = $this->world->solve($test->broken([]), $fault, [...$opens, ...$test->breaker]);
+                $tripped = $house->with($fault, $open->with(...$test->breakers()))->state($test->broken());
                 $likelihood =
-                    (1.0 - $trips) * $likelihood + $trips * $this->fits($tripped, $row, $test->broken([]), $probe);
+                    (1.0 - $trips) * $likelihood + $trips * $this->fits($tripped, $row, $test->broken(), $probe);
             }
         }
         foreach ($result->fuses as $id => $said) {
-            $was = in_array($id, $opens, true);
-            $is = in_array($id, $after, true);
+            [$was, $is] = [$open->has((string) $id), $after->has((string) $id)];
             $likelihood *= match (true) {
                 $said === 'opened' => ! $was && $is ? 1.0 : ($was ? 0.1 : self::ODD_FUSE),
                 $was => 1.0,
                 default => $is ? 0.3 : self::ODD_FUSE,
             };
-            $after = array_values(array_unique([...$after, (string) $id]));
+            $after = $after->with((string) $id);
         }
         if ($result->when !== null) {
-            $likelihood *= $this->moments->fits($result->when, $test, $world, $opens, $late);
+            $likelihood *= $this->moments->fits($result->when, $test, $world, $open, $late);
         }
-        sort($after);
 
-        return [implode(',', $after) => $likelihood];
+        return [$after->key() => $likelihood];
     }
 
-    private function fits(Solved $solved, Row $row, TestSetup $test, Probe $probe): float
+    private function fits(HouseState $solved, Row $row, Hands $test, Probe $probe): float
     {
         $result = $row->result;
         if ($result === null) {
             return 1.0;
         }
         if ($probe->together) {
-            return $this->oracle->any($solved, $test, $probe->see)->likelihood(null, $result);
+            return Fit::of($this->oracle->any($solved, $test, $probe->see), null, $result);
         }
         $likelihood =
             $probe->mode === null || $probe->mode === MeterMode::NonContact || ! $result->hasReading()
                 ? 1.0
-                : (
-                    $this->beside($row, $solved, $test, $probe) ?? $this->oracle->of($solved, $test, $probe)
-                )->likelihood($probe->mode, $result);
+                : Fit::of(
+                    $this->beside($row, $solved, $test, $probe) ?? $this->oracle->of($solved, $test, $probe),
+                    $probe->mode,
+                    $result,
+                );
 
         return $result->sees === []
             ? $likelihood
             : $likelihood *
-                    Prediction::seeing(
-                        $this->oracle->answers($solved, $test, array_map(strval(...), array_keys($result->sees))),
-                    )->likelihood(null, $result);
+                    Fit::of(
+                        Showing::seeing(
+                            $this->oracle->answers(
+                                $solved,
+                                $test,
+                                array_map(strval(...), array_keys($result->sees)),
+                            ),
+                        ),
+                        null,
+                        $result,
+                    );
     }
 
     /** Ohms against those of a good part read beside it: what a part should have is then known, not worked out. */
-    private function beside(Row $row, Solved $solved, TestSetup $test, Probe $probe): ?Prediction
+    private function beside(Row $row, HouseState $solved, Hands $test, Probe $probe): ?Showing
     {
-        if ($row->good === null || $probe->mode !== MeterMode::Ohms) {
+        if (
+            $row->good === null ||
+            $probe->mode !== MeterMode::Ohms ||
+            $probe->from === null ||
+            $probe->to === null
+        ) {
             return null;
         }
-        $from = $this->world->point($probe->from, $test);
-        $to = $this->world->point($probe->to, $test);
+        $from = $this->house->contacts->touched($probe->from, $test);
+        $to = $this->house->contacts->touched($probe->to, $test);
         $own = $solved->ohms($from, $to);
-        $sound = $this->world->solve($test, null, [])->ohms($from, $to);
+        $sound = $this->house->state($test)->ohms($from, $to);
 
         return $own === null || $sound === null || $sound <= 0.0
             ? null
-            : Prediction::band(
+            : Showing::band(
                 max(0.0, ($own / $sound) * $row->good * (1.0 - self::ALIKE) - self::LEADS),
+                ($own / $sound) * $row->good,
                 ($own / $sound) * $row->good * (1.0 + self::ALIKE) + self::LEADS,
             );
     }
 
     /** Share of the times that the test breaker has tripped before the probe is read. */
-    private function trips(Solved $solved, TestSetup $test): float
+    private function trips(HouseState $solved, Hands $test): float
     {
         $multiple = max(
             0.0,
-            ...array_map(fn (string $id): float => $solved->multiple($this->world->circuit, $id), $test->breaker),
+            ...array_map(fn (string $id): float => $solved->multiple($this->house->circuit, $id), $test->breakers()),
         );
 
         return match (true) {

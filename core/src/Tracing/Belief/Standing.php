@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Belief;
 
+use Unionbit\Core\Asked\OpenFuses;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Tracing\Suspect\Suspect;
 
@@ -12,13 +13,12 @@ final readonly class Standing
 {
     /**
      * @param  list<Fault>  $left  what is left of it after repairs
-     * @param  list<string>  $open  transformers whose fuse is open
      * @param  string  $repair  id of the repair that ends it
      */
     public function __construct(
         public Suspect $suspect,
         public array $left,
-        public array $open,
+        public OpenFuses $open,
         public float $share,
         public string $id,
         public string $repair,

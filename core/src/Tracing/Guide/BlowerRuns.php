@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
+use Unionbit\Core\Asked\Contacts;
+use Unionbit\Core\Asked\Face;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Tracing\Next\Candidate;
-use Unionbit\Core\Tracing\Test\Face;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\Test\TestSetup;
 
 /**
  * The blower will not stop: what is set so, a limit that opened (the board runs it without any call), then the
@@ -27,7 +29,7 @@ final class BlowerRuns
         if (! isset($ground->sight->answers[$blower])) {
             return [];
         }
-        $idle = new TestSetup();
+        $idle = Hands::calling();
         $see = Probe::see([$blower]);
         $steps = [];
         foreach ($ground->repairs as $repair) {
@@ -35,15 +37,15 @@ final class BlowerRuns
                 $repair->look !== null &&
                 array_any(
                     $repair->ends,
-                    static fn (Fault $f): bool => $ground->world->solve($idle, $f, [])->seen[$blower] ?? false,
+                    static fn (Fault $f): bool => $ground->house->with($f)->state($idle)->seen[$blower] ?? false,
                 );
             if ($runs) {
                 $steps[] = Step::test(new Candidate($ground->state->setup, [Probe::inspect($repair->id)]));
             }
         }
-        foreach ($ground->world->netlist()->elements as $element) {
-            if ($element->kind === ElementKind::SafetySwitch) {
-                $pair = ["{$element->id}.in", "{$element->id}.out"];
+        foreach ($ground->house->contacts->netlist->elements as $element) {
+            $pair = $element->kind === ElementKind::SafetySwitch ? Contacts::endsOf($element) : null;
+            if ($pair !== null) {
                 $steps[] = Step::test(new Candidate($idle, $ground->probes(MeterMode::Volts, [$pair])));
             }
         }
@@ -54,7 +56,18 @@ final class BlowerRuns
             $steps[] = Step::test($lifted);
         }
 
-        return [...$steps, Step::anyOf([new Candidate(TestSetup::dead(), self::contacts($ground))], 3)];
+        return [
+            ...$steps,
+            Step::anyOf(
+                [
+                    new Candidate(
+                        Hands::dead(),
+                        $ground->probes(MeterMode::Ohms, $ground->candidates->lineContacts()),
+                    ),
+                ],
+                3,
+            ),
+        ];
     }
 
     /** G off its screw at the board: what runs then is the board's own, what stands on the copper is the cable's. */
@@ -67,26 +80,13 @@ final class BlowerRuns
             return null;
         }
         $ends = $ground->endsOnStrip($supply)[$fan->point()] ?? [];
-        $pairs = array_map(static fn (string $end): array => [$end, $supply->common], $ends);
+        $pairs = array_map(static fn (At $end): array => [$end, At::read($supply->common)], $ends);
 
         return $ends === []
             ? null
-            : new Candidate((new TestSetup())->lifting($ends), [
+            : new Candidate(Hands::calling()->lifting(...$ends), [
                 Probe::see([Observable::Blower->value]),
                 ...$ground->probes(MeterMode::Volts, $pairs),
             ]);
-    }
-
-    /** @return list<Probe> */
-    private static function contacts(Ground $ground): array
-    {
-        $pairs = [];
-        foreach ($ground->world->netlist()->lineSide as $element) {
-            if ($element->kind === ElementKind::LineContact) {
-                $pairs[] = ["{$element->subject}.contact-a", "{$element->subject}.contact-b"];
-            }
-        }
-
-        return $ground->probes(MeterMode::Ohms, $pairs);
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Tracing\Belief\Standing;
 use Unionbit\Core\Tracing\Belief\Worlds;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\World;
 
 /**
  * What a transformer gives while the test breaker holds, with the worst of those who are left. A resettable breaker is
@@ -56,11 +56,11 @@ final readonly class BreakerWatch
      *
      * @param  list<Standing>  $standings  most first
      */
-    public static function of(World $world, Worlds $worlds, TestSetup $setup, array $standings): ?self
+    public static function of(AskedHouse $house, Worlds $worlds, Hands $setup, array $standings): ?self
     {
         $supply = array_find(
-            $world->circuit->installation->transformers(),
-            static fn (Transformer $t): bool => in_array($t->id, $setup->breaker, true) && $t->fuseAmps !== null,
+            $house->circuit->installation->transformers(),
+            static fn (Transformer $t): bool => in_array($t->id, $setup->breakers(), true) && $t->fuseAmps !== null,
         );
         if ($supply === null) {
             return null;
@@ -68,9 +68,8 @@ final readonly class BreakerWatch
         $multiple = 0.0;
         foreach (array_slice($standings, 0, self::FEW) as $standing) {
             if ($standing->share >= self::SHARE) {
-                $open = array_values(array_diff($standing->open, $setup->breaker));
-                $solved = $world->solve($setup, $worlds->fault($standing->world), $open);
-                $multiple = max($multiple, $solved->multiple($world->circuit, $supply->id));
+                $solved = $house->with($worlds->fault($standing->world), $standing->open)->state($setup);
+                $multiple = max($multiple, $solved->multiple($house->circuit, $supply->id));
             }
         }
         $fuse = (float) $supply->fuseAmps;

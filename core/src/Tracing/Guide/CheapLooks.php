@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Senses;
 use Unionbit\Core\Proving\Route\Walk;
 use Unionbit\Core\Tracing\Next\Candidate;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\World\Sight;
 
 /**
  * What costs nothing to look at: batteries, mode, float, fuse, service switch, door, lamp. Where one stands first, then
@@ -29,7 +29,7 @@ final class CheapLooks
                 $found[] = [$walk, $kinds[$repair->kind], $repair->look, Probe::inspect($repair->id)];
             }
         }
-        $sights = [Sight::DISPLAY => 0, Sight::LAMP => 0, Sight::FUSE => 1];
+        $sights = [Senses::DISPLAY => 0, Senses::LAMP => 0, Senses::FUSE => 1];
         foreach ($sights as $key => $minutes) {
             if (isset($ground->sight->answers[$key])) {
                 $walk = Walk::secondsBetween($ground->state->at, $ground->sight->placeOf($key));

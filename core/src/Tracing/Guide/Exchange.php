@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
+use Unionbit\Core\Asked\Contacts;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Fault\Wires;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Row;
-use Unionbit\Core\Tracing\World\Points;
 
 /** A part exchanged wire by wire, from a list that was made before the first screw: what is off, what is on again. */
 final readonly class Exchange
@@ -28,7 +28,7 @@ final readonly class Exchange
      *
      * @return list<string> each as end and screw; none where nothing is exchanged
      */
-    public static function listOf(Repair $repair, Place $at, Points $points): array
+    public static function listOf(Repair $repair, Place $at, Contacts $points): array
     {
         $of = match ($repair->wires) {
             Wires::OfPlace => $points->landedAt($at),

@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Duties;
+use Unionbit\Core\Asked\Show\Senses;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\Repair;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Tracing\Belief\Standing;
 use Unionbit\Core\Tracing\Next\Candidates;
 use Unionbit\Core\Tracing\Next\Cost;
 use Unionbit\Core\Tracing\Record\Row;
 use Unionbit\Core\Tracing\Record\State;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\World\Sight;
-use Unionbit\Core\Tracing\World\Wanted;
-use Unionbit\Core\Tracing\World\World;
 
 /** What a routine works on: the house, where the trace stands, what was done so far, who is left. */
 final readonly class Ground
@@ -28,11 +29,11 @@ final readonly class Ground
      */
     public function __construct(
         public Circuit $circuit,
-        public World $world,
-        public Sight $sight,
+        public AskedHouse $house,
+        public Senses $sight,
         public Candidates $candidates,
         public Cost $cost,
-        public Wanted $wanted,
+        public Duties $wanted,
         public array $repairs,
         public State $state,
         public array $rows,
@@ -49,7 +50,7 @@ final readonly class Ground
     }
 
     /**
-     * @param  list<array{string, string}>  $pairs
+     * @param  list<array{At, At}>  $pairs
      * @return list<Probe> of those that this house has
      */
     public function probes(MeterMode $mode, array $pairs): array
@@ -57,13 +58,13 @@ final readonly class Ground
         return $this->candidates->metered($mode, $pairs);
     }
 
-    /** @return array<string, list<string>> tips on each screw at the place of a supply's strip */
+    /** @return array<string, list<At>> tips on each screw at the place of a supply's strip */
     public function endsOnStrip(Transformer $supply): array
     {
-        $points = $this->world->points;
+        $points = $this->house->contacts;
         $ends = [];
-        foreach ($points->landedAt($points->placeOf($supply->hot)) as $tip => $screw) {
-            $ends[$screw][] = (string) $tip;
+        foreach ($points->landedAt($points->placeOf(At::read($supply->hot))) as $tip => $screw) {
+            $ends[$screw][] = At::read((string) $tip);
         }
 
         return $ends;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Tracing\Next\Handling;
 use Unionbit\Core\Tracing\Next\Hypotheses;
 use Unionbit\Core\Tracing\Next\Proposal;
@@ -87,7 +88,7 @@ final readonly class Guided
         $taken = 0;
         foreach ($step->candidates as $candidate) {
             foreach ($candidate->probes as $probe) {
-                $taken += isset($done[$ground->world->points->key($candidate->setup, $probe)]) ? 1 : 0;
+                $taken += isset($done[$ground->house->contacts->key($candidate->setup, $probe)]) ? 1 : 0;
             }
         }
 
@@ -142,7 +143,7 @@ final readonly class Guided
             $share +=
                 $standing->suspect->comesAndGoes() && $standing->suspect->isAt($event->of) ? $standing->share : 0.0;
         }
-        $place = $ground->world->points->placeOf($event->of);
+        $place = $ground->house->contacts->placeOf(At::read($event->of));
         $bits = Hypotheses::bits([$share, 1.0 - $share]);
 
         return $bits < self::TELLS

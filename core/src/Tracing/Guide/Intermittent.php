@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Tracing\Next\Trials;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
@@ -31,7 +32,7 @@ final class Intermittent
         $spots = [];
         foreach ($ground->standings as $standing) {
             foreach ($standing->suspect->comesAndGoes() ? $standing->suspect->spots : [] as $spot) {
-                if ($ground->world->points->of($spot) !== null) {
+                if ($ground->house->contacts->has(At::read($spot))) {
                     $spots[$spot] = true;
                 }
             }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
+use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Tracing\Next\Candidate;
-use Unionbit\Core\Tracing\Test\TestSetup;
 
 /**
  * Hot everywhere and nothing runs: the common, against two references. The strip's own C, then the transformer's own
@@ -22,28 +24,25 @@ final class LostCommon
         if ($supply === null) {
             return [];
         }
-        $setup = new TestSetup();
+        $setup = Hands::calling();
         $wall = [];
         $common = $ground->circuit->profile->named(TerminalName::C)?->point() ?? '';
-        $isLanded = $ground->world->points->endOn($common) !== null;
-        foreach ($ground->circuit->profile->hots() as $hot) {
+        $isLanded = $ground->house->contacts->endOn($common) !== null;
+        foreach ($ground->circuit->profile->hots() as $screw) {
             foreach ($ground->circuit->profile->terminals as $terminal) {
-                if ($isLanded ? $terminal->point() === $common : $terminal->point() !== $hot->point()) {
-                    $wall[] = [$hot->point(), $terminal->point()];
+                if ($isLanded ? $terminal->point() === $common : $terminal->point() !== $screw->point()) {
+                    $wall[] = [$screw->at(), $terminal->at()];
                 }
             }
         }
-        $references = [[$supply->hot, $supply->common], [$supply->hot, "{$supply->id}.common"]];
+        [$hot, $strip] = [At::read($supply->hot), At::read($supply->common)];
+        $lead = At::lead($supply->id, Lead::Common);
+        $references = [[$hot, $strip], [$hot, $lead]];
         $steps = [Step::test(new Candidate($setup, $ground->probes(MeterMode::Volts, $wall)))];
         foreach ($references as $pair) {
             $steps[] = Step::baseline(new Candidate($setup, $ground->probes(MeterMode::Volts, [$pair])));
         }
-        $steps[] = Step::test(
-            new Candidate(
-                TestSetup::dead(),
-                $ground->probes(MeterMode::Ohms, [["{$supply->id}.common", $supply->common]]),
-            ),
-        );
+        $steps[] = Step::test(new Candidate(Hands::dead(), $ground->probes(MeterMode::Ohms, [[$lead, $strip]])));
 
         return [...$steps, Step::anyOf($ground->candidates->cables(), 4)];
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Guide;
 
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Thing\LeadLifted;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Meter\MeterMode;
@@ -12,9 +14,10 @@ use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\PointKind;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Observable;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Next\Candidate;
-use Unionbit\Core\Tracing\Test\TestSetup;
 
 /**
  * The outdoor chain under its call, point by point from the thermostat's screw to the contactor: where the volts stop,
@@ -37,18 +40,18 @@ final class OutdoorChain
         if ($load === null || $call === null) {
             return [];
         }
-        $setup = TestSetup::calling($call);
-        $coil = ["{$load->id}.hot", "{$load->id}.common"];
+        $setup = Hands::calling($call);
+        $coil = [At::lead($load->id, Lead::Hot), At::lead($load->id, Lead::Common)];
         $points = self::copper($ground, $call);
-        foreach ($ground->world->netlist()->elements as $element) {
+        foreach ($ground->house->contacts->netlist->elements as $element) {
             $inChain = in_array($element->kind, [ElementKind::SafetySwitch, ElementKind::Contact], true);
-            if ($inChain && $ground->world->points->placeOf($element->a) === Place::Outdoor) {
+            if ($inChain && $ground->house->contacts->placeOf(At::read($element->a)) === Place::Outdoor) {
                 array_push($points, $element->a, $element->b);
             }
         }
         $steps = [];
-        foreach (array_unique([...$points, $coil[0]]) as $point) {
-            $probes = $ground->probes(MeterMode::Volts, [[$point, $coil[1]]]);
+        foreach (array_unique([...$points, $coil[0]->id]) as $point) {
+            $probes = $ground->probes(MeterMode::Volts, [[At::read($point), $coil[1]]]);
             if ($probes !== []) {
                 $steps[] = Step::test(new Candidate($setup, $probes));
             }
@@ -57,7 +60,10 @@ final class OutdoorChain
         return [
             ...$steps,
             Step::test(
-                new Candidate(TestSetup::dead()->lifting([$coil[0]]), $ground->probes(MeterMode::Ohms, [$coil])),
+                new Candidate(
+                    Hands::dead()->with(new LeadLifted($load->id)),
+                    $ground->probes(MeterMode::Ohms, [$coil]),
+                ),
             ),
         ];
     }
@@ -84,11 +90,11 @@ final class OutdoorChain
         $queue = [$start];
         while ($queue !== []) {
             $at = array_shift($queue);
-            $point = $ground->world->netlist()->points[$at] ?? null;
+            $point = $ground->house->contacts->netlist->points[$at] ?? null;
             if ($point?->kind === PointKind::Screw && $point->place === Place::Outdoor) {
                 return self::back($from, $at);
             }
-            foreach ($ground->world->netlist()->elements as $element) {
+            foreach ($ground->house->contacts->netlist->elements as $element) {
                 $next = self::across($element, $at);
                 if ($next !== null && ! isset($from[$next])) {
                     $from[$next] = $at;

@@ -4,6 +4,14 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Next;
 
+use Unionbit\Core\Asked\Contacts;
+use Unionbit\Core\Asked\Danger;
+use Unionbit\Core\Asked\Face;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Senses;
+use Unionbit\Core\Asked\Thing\Jumper;
+use Unionbit\Core\Asked\Thing\LeadLifted;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
@@ -11,17 +19,16 @@ use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\PointKind;
 use Unionbit\Core\Circuit\Setup;
-use Unionbit\Core\Circuit\Standing\Danger;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Fault\Repair;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
+use Unionbit\Core\Point\Part;
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
-use Unionbit\Core\Tracing\Test\Face;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Points;
-use Unionbit\Core\Tracing\World\Sight;
+use Unionbit\Core\Wiring\Tip;
 
 /**
  * Every test of a house that its handbook allows: calls as they are, a wall or a board jumper, dead readings with what
@@ -45,8 +52,8 @@ final class Candidates
     /** @param  array<string, Repair>  $repairs */
     public function __construct(
         private readonly Circuit $circuit,
-        private readonly Points $points,
-        private readonly Sight $sight,
+        private readonly Contacts $points,
+        private readonly Senses $sight,
         private readonly array $repairs,
     ) {
     }
@@ -57,7 +64,7 @@ final class Candidates
         if ($this->live === null) {
             $this->live = [];
             foreach (CallTable::needed($this->circuit->installation->archetype)->calls() as $call) {
-                $this->live[] = new Candidate(TestSetup::calling($call), [...$this->sights(), ...$this->volts()]);
+                $this->live[] = new Candidate(Hands::calling($call), [...$this->sights(), ...$this->volts()]);
             }
         }
 
@@ -68,7 +75,7 @@ final class Candidates
     public function sights(): array
     {
         $probes = [];
-        $keys = [...$this->sight->running(), Sight::DISPLAY, Sight::LAMP];
+        $keys = [...$this->sight->running(), Senses::DISPLAY, Senses::LAMP];
         foreach (Place::cases() as $place) {
             $seen = array_values(array_intersect($this->sight->from($place), $keys));
             if ($seen !== []) {
@@ -76,7 +83,7 @@ final class Candidates
             }
         }
 
-        return [...$probes, Probe::see([Sight::LINE])];
+        return [...$probes, Probe::see([Senses::LINE])];
     }
 
     /**
@@ -91,19 +98,16 @@ final class Candidates
         }
         $probes = [];
         foreach ($this->circuit->installation->transformers() as $t) {
-            $probes[] = ["{$t->id}.hot", "{$t->id}.common"];
-            $probes[] = [$t->hot, "{$t->id}.common"];
-            $probes[] = ["{$t->id}.hot", $t->common];
-            if ($t->fuseAmps !== null) {
-                $probes[] = ["{$t->id}.hot", "{$t->id}.fused"];
-            }
+            [$hot, $common] = [At::lead($t->id, Lead::Hot), At::lead($t->id, Lead::Common)];
+            array_push(
+                $probes,
+                [$hot, $common],
+                [At::read($t->hot), $common],
+                [$hot, At::read($t->common)],
+                ...$t->fuseAmps === null ? [] : [[$hot, At::lead($t->id, Lead::Fused)]],
+            );
         }
-        foreach ($this->screws() as $screw => $common) {
-            $probes[] = [$screw, $common];
-        }
-        foreach ($this->pairsOfParts() as $pair) {
-            $probes[] = $pair;
-        }
+        array_push($probes, ...$this->screws(), ...$this->pairsOfParts());
 
         return $this->volts = [...$this->metered(MeterMode::Volts, $probes), ...$this->clamps()];
     }
@@ -112,26 +116,25 @@ final class Candidates
     private function clamps(): array
     {
         return array_map(
-            static fn (Transformer $t): Probe => Probe::meter(
-                MeterMode::Amps,
-                $t->fuseAmps === null ? "{$t->id}.hot" : "{$t->id}.fuse",
+            static fn (Transformer $t): Probe => Probe::clamp(
+                At::lead($t->id, $t->fuseAmps === null ? Lead::Hot : Lead::Fuse),
             ),
             $this->circuit->installation->transformers(),
         );
     }
 
-    /** @return array<string, string> each screw with the common, or the hot, that stands beside it */
+    /** @return list<array{At, At}> each screw with the common, or the hot, that stands beside it */
     private function screws(): array
     {
         $pairs = [];
         $commons = $this->commons();
-        foreach ($this->points->netlist()->points as $point) {
+        foreach ($this->points->netlist->points as $point) {
             if ($point->kind !== PointKind::Screw || $point->place === null) {
                 continue;
             }
             $common = $commons[$point->place->value] ?? null;
             if ($common !== null && $common !== $point->id) {
-                $pairs[$point->id] = $common;
+                $pairs[] = [At::read($point->id), At::read($common)];
             }
         }
 
@@ -160,32 +163,28 @@ final class Candidates
         return $commons;
     }
 
-    /** @return list<array{string, string}> the two ends of each load, and each step of a string of switches */
+    /** @return list<array{At, At}> the two ends of each load, and each step of a string of switches */
     private function pairsOfParts(): array
     {
         $pairs = [];
-        foreach ($this->points->netlist()->elements as $element) {
-            if ($element->kind === ElementKind::Load) {
-                $pairs[] = ["{$element->id}.hot", "{$element->id}.common"];
-            }
-            if ($element->kind === ElementKind::SafetySwitch) {
-                $pairs[] = ["{$element->id}.in", "{$element->id}.out"];
-            }
+        foreach ($this->points->netlist->elements as $element) {
+            $isPart = in_array($element->kind, [ElementKind::Load, ElementKind::SafetySwitch], true);
+            $ends = $isPart ? Contacts::endsOf($element) : null;
+            array_push($pairs, ...$ends === null ? [] : [$ends]);
         }
 
         return $pairs;
     }
 
     /**
-     * @param  list<array{string, string}>  $pairs
+     * @param  list<array{At, At}>  $pairs
      * @return list<Probe> of those that the house has, each once
      */
     public function metered(MeterMode $mode, array $pairs): array
     {
         $probes = [];
         foreach ($pairs as [$a, $b]) {
-            $one = $this->points->of($a);
-            $other = $this->points->of($b);
+            [$one, $other] = [$this->points->node($a), $this->points->node($b)];
             if ($one !== null && $other !== null && $one !== $other) {
                 $probes["{$one}~{$other}"] ??= Probe::meter($mode, $a, $b);
             }
@@ -218,17 +217,16 @@ final class Candidates
     }
 
     /** @param  list<string>  $closes  printed */
-    private function wallJumper(array $closes): ?TestSetup
+    private function wallJumper(array $closes): ?Hands
     {
-        $setup = (new TestSetup())->faced(Face::Bare);
+        $setup = Hands::calling()->faced(Face::Bare);
         foreach ($closes as $printed) {
             $terminal = $this->circuit->profile->terminal($printed);
             $hot = $terminal === null ? null : $this->hotOf($printed);
-            $screw = $terminal?->point();
-            if ($hot === null || $screw === null || $this->points->endOn($screw) === null) {
+            if ($terminal === null || $hot === null || $this->points->endOn($terminal->point()) === null) {
                 return null;
             }
-            $setup = $setup->jumping($hot, $screw);
+            $setup = $setup->jumping(At::read($hot), $terminal->at());
         }
 
         return $this->harmless($setup) ? $setup : null;
@@ -237,7 +235,7 @@ final class Candidates
     /** The screw of the wall from which a printed one is closed. */
     private function hotOf(string $printed): ?string
     {
-        $switch = $this->points->netlist()->elements["switch.{$printed}"] ?? null;
+        $switch = $this->points->netlist->elements[Part::switch($printed)->id] ?? null;
         if ($switch === null) {
             return null;
         }
@@ -255,15 +253,15 @@ final class Candidates
     }
 
     /** @param  list<string>  $closes  printed */
-    private function boardJumper(array $closes): ?TestSetup
+    private function boardJumper(array $closes): ?Hands
     {
-        $setup = new TestSetup();
+        $setup = Hands::calling();
         $lifted = [];
         foreach ($closes as $printed) {
             $screw = $this->circuit->profile->terminal($printed)?->point();
             $near = $screw === null ? null : $this->points->endOn($screw);
-            $far = $near === null ? null : $this->otherEnd($near);
-            $joint = $far === null ? null : $this->points->netlist()->elements["{$far}.joint"] ?? null;
+            $far = $near?->otherEnd();
+            $joint = $far === null ? null : $this->points->netlist->elements[Part::joint($far)->id] ?? null;
             if ($far === null || $joint === null) {
                 return null;
             }
@@ -271,25 +269,20 @@ final class Candidates
             if ($hot === null) {
                 return null;
             }
-            $setup = $setup->jumping($hot, $joint->b);
+            $setup = $setup->jumping(At::read($hot), At::read($joint->b));
             $lifted[] = $far;
         }
-        $setup = $setup->lifting($lifted);
+        $setup = $setup->lifting(...$lifted);
 
         return $this->harmless($setup) ? $setup : null;
-    }
-
-    private function otherEnd(string $end): string
-    {
-        return str_ends_with($end, '.near') ? substr($end, 0, -5).'.far' : substr($end, 0, -4).'.near';
     }
 
     /** The hot screw at the place of another screw. */
     private function hotAt(string $screw): ?string
     {
-        $place = $this->points->placeOf($screw);
+        $place = $this->points->placeOf(At::read($screw));
         foreach ($this->circuit->installation->transformers() as $transformer) {
-            if ($this->points->placeOf($transformer->hot) === $place) {
+            if ($this->points->placeOf(At::read($transformer->hot)) === $place) {
                 return $transformer->hot;
             }
         }
@@ -298,17 +291,16 @@ final class Candidates
     }
 
     /** Whether its jumpers do no harm in a sound house. */
-    public function harmless(TestSetup $setup): bool
+    public function harmless(Hands $setup): bool
     {
         $built = Setup::calling();
-        foreach ($setup->jumpers as [$a, $b]) {
-            if (
-                Danger::of($this->circuit, $built, $this->points->of($a) ?? $a, $this->points->of($b) ?? $b) !==
-                null
-            ) {
+        foreach ($setup->things->each(Jumper::class) as $jumper) {
+            $a = $this->points->node($jumper->a) ?? $jumper->a->id;
+            $b = $this->points->node($jumper->b) ?? $jumper->b->id;
+            if (Danger::of($this->circuit, $built, $a, $b) !== null) {
                 return false;
             }
-            $built = $built->withJumper($this->points->of($a) ?? $a, $this->points->of($b) ?? $b);
+            $built = $built->withJumper($a, $b);
         }
 
         return true;
@@ -317,11 +309,11 @@ final class Candidates
     /** @return list<Candidate> ohms with everything landed, then with what has to be lifted to part it */
     public function dead(): array
     {
-        $found = [new Candidate(TestSetup::dead(), $this->ohms()), ...$this->coils(), ...$this->cables()];
+        $found = [new Candidate(Hands::dead(), $this->ohms()), ...$this->coils(), ...$this->cables()];
         if (in_array($this->circuit->profile->power, [PowerKind::Battery, PowerKind::CommonOrBattery], true)) {
             foreach ($this->calls() as $call) {
                 $found[] = new Candidate(
-                    TestSetup::dead()->asked($call->setup->call)->lifting($this->points->endsAt(Place::Wall)),
+                    Hands::dead()->asked($call->setup->call)->lifting(...$this->circuit->endsAt(Place::Wall)),
                     $this->switches(),
                 );
             }
@@ -334,11 +326,12 @@ final class Candidates
     public function coils(): array
     {
         $found = [];
-        foreach ($this->points->netlist()->elements as $element) {
-            if ($element->kind === ElementKind::Load && $this->points->of("{$element->id}.hot") !== null) {
+        foreach ($this->points->netlist->elements as $element) {
+            $ends = $element->kind === ElementKind::Load ? Contacts::endsOf($element) : null;
+            if ($ends !== null && $this->points->has($ends[0])) {
                 $found[] = new Candidate(
-                    TestSetup::dead()->lifting(["{$element->id}.hot"]),
-                    $this->metered(MeterMode::Ohms, [["{$element->id}.hot", "{$element->id}.common"]]),
+                    Hands::dead()->with(new LeadLifted($element->id)),
+                    $this->metered(MeterMode::Ohms, [$ends]),
                 );
             }
         }
@@ -351,15 +344,12 @@ final class Candidates
     {
         $found = [];
         foreach ($this->circuit->installation->cables as $cable) {
-            $near = $far = [];
-            foreach ($cable->conductors as $conductor) {
-                $near[] = "{$conductor->id()}.near";
-                $far[] = "{$conductor->id()}.far";
-            }
+            $near = array_map(static fn (Tip $t): At => $t->at(), $cable->tips(Side::Near));
+            $far = array_map(static fn (Tip $t): At => $t->at(), $cable->tips(Side::Far));
             $wall = $cable->from === Place::Wall;
             $apart = $wall
-                ? TestSetup::dead()->faced(Face::Bare)->lifting($this->landed($far))
-                : TestSetup::dead()->lifting([...$this->landed($near), ...$this->landed($far)]);
+                ? Hands::dead()->faced(Face::Bare)->lifting(...$this->landed($far))
+                : Hands::dead()->lifting(...$this->landed($near), ...$this->landed($far));
             $found[] = new Candidate($apart, $this->apart($far, $cable->to));
             for ($n = 1, $count = count($near); $n < $count; $n++) {
                 $found[] = new Candidate(
@@ -367,33 +357,28 @@ final class Candidates
                     $this->metered(MeterMode::Ohms, [[$far[0], $far[$n]]]),
                 );
             }
-            $found[] = new Candidate(
-                TestSetup::dead()->lifting($this->landed($wall ? $far : $near)),
-                $this->ohms(),
-            );
+            $found[] = new Candidate(Hands::dead()->lifting(...$this->landed($wall ? $far : $near)), $this->ohms());
         }
 
         return $found;
     }
 
     /**
-     * @param  list<string>  $ends
-     * @return list<string> those that are on a screw
+     * @param  list<At>  $ends
+     * @return list<At> those that are on a screw
      */
     private function landed(array $ends): array
     {
-        return array_values(
-            array_filter($ends, fn (string $e): bool => isset($this->points->netlist()->elements["{$e}.joint"])),
-        );
+        return array_values(array_filter($ends, $this->circuit->isLanded(...)));
     }
 
     /** @return list<Probe> across each switch of the thermostat */
     private function switches(): array
     {
         $pairs = [];
-        foreach ($this->points->netlist()->elements as $element) {
+        foreach ($this->points->netlist->elements as $element) {
             if ($element->kind === ElementKind::ThermostatSwitch) {
-                $pairs[] = [$element->a, $element->b];
+                $pairs[] = [At::read($element->a), At::read($element->b)];
             }
         }
 
@@ -401,14 +386,14 @@ final class Candidates
     }
 
     /**
-     * @param  list<string>  $ends
+     * @param  list<At>  $ends
      * @return list<Probe> each against every other and the sheet metal
      */
     private function apart(array $ends, Place $at): array
     {
         $pairs = [];
         $metal = array_find(
-            $this->points->netlist()->points,
+            $this->points->netlist->points,
             static fn ($p): bool => $p->kind === PointKind::Metal && $p->place === $at,
         );
         foreach ($ends as $n => $one) {
@@ -416,7 +401,7 @@ final class Candidates
                 $pairs[] = [$one, $other];
             }
             if ($metal !== null) {
-                $pairs[] = [$one, $metal->id];
+                $pairs[] = [$one, At::read($metal->id)];
             }
         }
 
@@ -429,30 +414,36 @@ final class Candidates
         if ($this->ohms !== null) {
             return $this->ohms;
         }
-        $pairs = [];
-        foreach ($this->screws() as $screw => $common) {
-            $pairs[] = [$screw, $common];
-        }
-        array_push($pairs, ...$this->pairsOfParts());
+        $pairs = [...$this->screws(), ...$this->pairsOfParts()];
         foreach ($this->circuit->installation->transformers() as $t) {
-            $pairs[] = ["{$t->id}.hot", "{$t->id}.common"];
-            $pairs[] = ["{$t->id}.line", "{$t->id}.neutral"];
-            if ($t->fuseAmps !== null) {
-                $pairs[] = ["{$t->id}.hot", "{$t->id}.fused"];
-            }
+            $lead = static fn (Lead $lead): At => At::lead($t->id, $lead);
+            array_push(
+                $pairs,
+                [$lead(Lead::Hot), $lead(Lead::Common)],
+                [$lead(Lead::Line), $lead(Lead::Neutral)],
+                ...$t->fuseAmps === null ? [] : [[$lead(Lead::Hot), $lead(Lead::Fused)]],
+            );
         }
-        foreach ($this->points->netlist()->lineSide as $element) {
-            if ($element->kind === ElementKind::LineContact) {
-                $pairs[] = ["{$element->subject}.contact-a", "{$element->subject}.contact-b"];
-            }
-        }
-        foreach ($this->points->netlist()->elements as $element) {
+        array_push($pairs, ...$this->lineContacts());
+        foreach ($this->points->netlist->elements as $element) {
             if ($element->kind === ElementKind::Joint || $element->kind === ElementKind::Contact) {
-                $pairs[] = [$element->a, $element->b];
+                $pairs[] = [At::read($element->a), At::read($element->b)];
             }
         }
 
         return $this->ohms = $this->metered(MeterMode::Ohms, $pairs);
+    }
+
+    /** @return list<array{At, At}> both sides of each contact on the line */
+    public function lineContacts(): array
+    {
+        $pairs = [];
+        foreach ($this->points->netlist->lineSide as $element) {
+            $ends = $element->kind === ElementKind::LineContact ? Contacts::endsOf($element) : null;
+            array_push($pairs, ...$ends === null ? [] : [$ends]);
+        }
+
+        return $pairs;
     }
 
     /** @return list<Candidate> the test breaker in the fuse's place: nothing called, and each call */
@@ -464,9 +455,9 @@ final class Candidates
         }
         $found = [];
         foreach ($this->calls() as $call) {
-            $found[] = new Candidate($call->setup->broken([$id]), [
-                Probe::see([Sight::BREAKER]),
-                Probe::meter(MeterMode::Amps, "{$id}.fuse"),
+            $found[] = new Candidate($call->setup->broken($id), [
+                Probe::see([Senses::BREAKER]),
+                Probe::clamp(At::lead($id, Lead::Fuse)),
                 ...$this->sights(),
             ]);
         }

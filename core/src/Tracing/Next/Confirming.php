@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Next;
 
+use Unionbit\Core\Asked\Probe;
 use Unionbit\Core\Tracing\Record\State;
-use Unionbit\Core\Tracing\Test\Probe;
 
 /** The test that would show most surely that one repair is the right one: what it gives and the others do not. */
 final readonly class Confirming

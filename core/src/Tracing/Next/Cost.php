@@ -4,9 +4,17 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Next;
 
+use Unionbit\Core\Asked\Contacts;
+use Unionbit\Core\Asked\Face;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Phase;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Senses;
+use Unionbit\Core\Asked\Thing\Jumper;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Fault\Repair;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Proving\Route\Walk;
 use Unionbit\Core\Proving\Step\Method;
 use Unionbit\Core\Proving\Step\Waits;
@@ -14,11 +22,6 @@ use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\State;
-use Unionbit\Core\Tracing\Test\Face;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Points;
-use Unionbit\Core\Tracing\World\Sight;
 
 /**
  * From one set-up to another: every movement of the hand in its order, nothing moved with the power on, and the minutes
@@ -65,15 +68,15 @@ final class Cost
     /** @param  array<string, Repair>  $repairs  by id: what is looked at, and done */
     public function __construct(
         private readonly Circuit $circuit,
-        private readonly Points $points,
-        private readonly Sight $sight,
+        private readonly Contacts $points,
+        private readonly Senses $sight,
         private readonly array $repairs,
     ) {
         $this->at = Place::Wall;
     }
 
     /** @param  list<string>  $fuses  transformers that get a new fuse on the way */
-    public function of(State $state, TestSetup $test, Probe $probe, array $fuses = []): Handling
+    public function of(State $state, Hands $test, Probe $probe, array $fuses = []): Handling
     {
         [$this->steps, $this->before, $this->minutes, $this->at] = [[], [], 0.0, $state->at];
         $was = $state->setup;
@@ -111,42 +114,25 @@ final class Cost
      * @param  list<string>  $fuses
      * @return list<array{Place, array<string, mixed>, float}>
      */
-    private function moves(TestSetup $was, TestSetup $test, array $fuses): array
+    private function moves(Hands $was, Hands $test, array $fuses): array
     {
-        $moves = [];
-        foreach (self::without($was->jumpers, $test->jumpers) as [$a, $b]) {
-            $moves[] = [$this->points->placeOf($a), ['unjumper' => [$a, $b]], self::JUMPER / 2];
-        }
-        if ($test->face !== $was->face) {
-            $bare = $test->face === Face::Bare || $was->face === Face::Bare;
-            $moves[] = [Place::Wall, ['face' => $test->face->value], $bare ? self::BARE : self::FACE];
-        }
-        if ($test->link !== $was->link) {
-            $in = $test->link ?? $this->circuit->landing->linkIn;
-            $moves[] = [Place::Wall, ['link' => TestSetup::linked($in)], self::JUMPER];
-        }
-        foreach (array_diff($was->lifted, $test->lifted) as $end) {
-            $moves[] = [$this->points->placeOf($end), ['land' => $end], self::LIFT];
-        }
-        foreach (array_diff($was->unplugged, $test->unplugged) as $place) {
-            $moves[] = [Place::from($place), ['plug' => $place], self::PLUG];
-        }
-        foreach (array_diff($test->unplugged, $was->unplugged) as $place) {
-            $moves[] = [Place::from($place), ['unplug' => $place], self::PLUG];
-        }
-        foreach (array_diff($test->lifted, $was->lifted) as $end) {
-            $moves[] = [$this->points->placeOf($end), ['lift' => $end], self::LIFT];
-        }
-        foreach (self::without($test->jumpers, $was->jumpers) as [$a, $b]) {
-            $moves[] = [$this->points->placeOf($a), ['jumper' => [$a, $b]], self::JUMPER];
-        }
-        foreach (array_diff($was->breaker, $test->breaker) as $id) {
-            $this->before[] = new Event(EventKind::BreakerOut, of: $id);
-            $moves[] = [Place::Indoor, ['unbreaker' => $id], self::FUSE];
-        }
-        foreach (array_diff($test->breaker, $was->breaker) as $id) {
-            $this->before[] = new Event(EventKind::BreakerIn, of: $id);
-            $moves[] = [Place::Indoor, ['breaker' => $id], self::FUSE];
+        $gone = new Movements($this->circuit, $this->points, $was, $test);
+        $new = new Movements($this->circuit, $this->points, $test, $was);
+        $moves = [
+            ...$gone->jumpers('unjumper', self::JUMPER / 2),
+            ...$new->face(self::FACE, self::BARE),
+            ...$new->link(self::JUMPER),
+            ...$gone->ends('land', self::LIFT),
+            ...$gone->places('plug', self::PLUG),
+            ...$new->places('unplug', self::PLUG),
+            ...$new->ends('lift', self::LIFT),
+            ...$new->jumpers('jumper', self::JUMPER),
+        ];
+        foreach ([[$gone, EventKind::BreakerOut, 'unbreaker'], [$new, EventKind::BreakerIn, 'breaker']] as $way) {
+            foreach ($way[0]->breakers() as $id) {
+                $this->before[] = new Event($way[1], of: $id);
+                $moves[] = [Place::Indoor, [$way[2] => $id], self::FUSE];
+            }
         }
         foreach ($fuses as $id) {
             $this->before[] = new Event(EventKind::FuseReplaced, of: $id, amps: $this->rating($id));
@@ -167,28 +153,6 @@ final class Cost
         return null;
     }
 
-    /**
-     * @param  list<array{string, string}>  $jumpers
-     * @param  list<array{string, string}>  $others
-     * @return list<array{string, string}>
-     */
-    private static function without(array $jumpers, array $others): array
-    {
-        $known = array_map(self::pair(...), $others);
-
-        return array_values(
-            array_filter($jumpers, static fn (array $pair): bool => ! in_array(self::pair($pair), $known, true)),
-        );
-    }
-
-    /** @param  array{string, string}  $pair */
-    private static function pair(array $pair): string
-    {
-        sort($pair);
-
-        return implode('~', $pair);
-    }
-
     private function power(bool $on): void
     {
         $this->go(Place::Indoor);
@@ -196,23 +160,23 @@ final class Cost
         $this->minutes += self::POWER;
     }
 
-    private function call(TestSetup $was, TestSetup $test, bool $switched): void
+    private function call(Hands $was, Hands $test, bool $switched): void
     {
-        $asks = $test->call !== $was->call && $test->face === Face::On;
+        $asks = $test->call !== $was->call && $test->face() === Face::On;
         if ($asks) {
             $this->go($test->call === CallName::Defrost ? Place::Outdoor : Place::Wall);
             $this->steps[] = ['call' => $test->call->value];
             $this->minutes += self::ASK;
         }
-        $runs = $test->call !== CallName::Idle || $test->jumpers !== [];
-        if ($test->isolated || $test->early || ! $runs || (! $asks && ! $switched)) {
+        $runs = $test->call !== CallName::Idle || $test->things->any(Jumper::class);
+        if ($test->isolated || $test->phase === Phase::Early || ! $runs || (! $asks && ! $switched)) {
             return;
         }
         $this->minutes += $this->waits($was, $test, $switched);
     }
 
     /** Minutes until a call can be judged: a compressor rests where the power was off or where it has just run. */
-    private function waits(TestSetup $was, TestSetup $test, bool $switched): float
+    private function waits(Hands $was, Hands $test, bool $switched): float
     {
         $waits = new Waits($this->circuit->installation);
         $call = $test->call === CallName::Idle ? CallName::Fan : $test->call;
@@ -221,12 +185,13 @@ final class Cost
             return self::PROMPT;
         }
 
-        return $waits->of($call, $test->jumpers === [] ? Method::Voltage : Method::Jumper)->seconds / 60.0;
+        return $waits->of($call, $test->things->any(Jumper::class) ? Method::Jumper : Method::Voltage)->seconds /
+            60.0;
     }
 
     private function probe(Probe $probe): void
     {
-        if ($probe->mode !== null) {
+        if ($probe->from !== null) {
             $this->go($this->points->placeOf($probe->from));
             $this->minutes += self::PROBE;
 
@@ -263,9 +228,9 @@ final class Cost
     public function placeOf(string $repair): Place
     {
         $known = $this->repairs[$repair] ?? null;
-        $part = $known->of[0] ?? '';
+        $part = At::read($known->of[0] ?? '');
 
-        return $known->at ?? ($this->points->of($part) === null ? Place::Indoor : $this->points->placeOf($part));
+        return $known->at ?? ($this->points->has($part) ? $this->points->placeOf($part) : Place::Indoor);
     }
 
     private function go(Place $to): void

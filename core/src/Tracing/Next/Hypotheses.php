@@ -38,7 +38,7 @@ final readonly class Hypotheses
                 continue;
             }
             $shares[$standing->repair] = ($shares[$standing->repair] ?? 0.0) + $standing->share;
-            $world = $standing->world.'/'.implode(',', $standing->open);
+            $world = $standing->world.'/'.$standing->open->key();
             $kept[$standing->repair][$world]['share'] =
                 ($kept[$standing->repair][$world]['share'] ?? 0.0) + $standing->share;
             $kept[$standing->repair][$world]['standing'] ??= $standing;

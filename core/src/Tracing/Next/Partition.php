@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Next;
 
-use Unionbit\Core\Tracing\World\Prediction;
+use Unionbit\Core\Asked\Show\Showing;
+use Unionbit\Core\Tracing\Test\Result;
 
 /** What a probe would tell apart: worlds whose bands or answers could be the same stand in one class. */
 final readonly class Partition
@@ -19,7 +20,7 @@ final readonly class Partition
     {
     }
 
-    /** @param  list<Prediction>  $predictions  one for each world */
+    /** @param  list<Showing>  $predictions  one for each world */
     public static function of(array $predictions, Hypotheses $hypotheses): self
     {
         $tokens = $bands = $anything = [];
@@ -132,7 +133,7 @@ final readonly class Partition
     }
 
     /**
-     * @param  list<Prediction>  $predictions
+     * @param  list<Showing>  $predictions
      * @return list<Outcome> the likeliest first
      */
     public function outcomes(array $predictions, Hypotheses $hypotheses): array
@@ -141,7 +142,7 @@ final readonly class Partition
         foreach ($this->classes as $class) {
             usort($class, static fn (int $a, int $b): int => $hypotheses->weights[$b] <=> $hypotheses->weights[$a]);
             $outcomes[] = new Outcome(
-                $predictions[$class[0]]->result(),
+                Result::ofShowing($predictions[$class[0]]),
                 round(self::share($class, $hypotheses), 4),
                 array_values(
                     array_unique(array_map(static fn (int $n): string => $hypotheses->worlds[$n]->id, $class)),

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Next;
 
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
 use Unionbit\Core\Tracing\Record\Event;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\Test\TestSetup;
 
 /** A test or an event to do next: what to do first, how, what it costs, what it would tell. */
 final readonly class Proposal
 {
     /** @param  list<Outcome>  $outcomes */
     public function __construct(
-        public ?TestSetup $setup,
+        public ?Hands $setup,
         public ?Probe $probe,
         public ?Event $event,
         public Handling $handling,
@@ -25,7 +25,7 @@ final readonly class Proposal
 
     /** @param  list<Outcome>  $outcomes */
     public static function test(
-        TestSetup $setup,
+        Hands $setup,
         Probe $probe,
         Handling $handling,
         float $bits,

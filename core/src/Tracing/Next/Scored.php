@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Next;
 
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\World\Prediction;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Showing;
 
 /** One test with what it would tell and what it costs. */
 final readonly class Scored
 {
     /**
-     * @param  list<Prediction>  $predictions  one for each world
+     * @param  list<Showing>  $predictions  one for each world
      * @param  float  $worth  bits a minute
      * @param  float  $minutes  as the school weighs them, with what a fuse is worth where one may open
      */

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Next;
 
+use Unionbit\Core\Asked\Contacts;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Senses;
+use Unionbit\Core\Asked\Show\Showing;
+use Unionbit\Core\Asked\Thing\Jumper;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Proving\Route\School;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Belief\Standing;
 use Unionbit\Core\Tracing\Record\State;
 use Unionbit\Core\Tracing\Suspect\SuspectList;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Points;
-use Unionbit\Core\Tracing\World\Prediction;
-use Unionbit\Core\Tracing\World\Sight;
 
 /** What every probe of a set-up would tell of the worlds that still matter, and what it costs. */
 final class Scoring
@@ -37,8 +38,8 @@ final class Scoring
         private readonly Candidates $candidates,
         private readonly Outlook $outlook,
         private readonly Cost $cost,
-        private readonly Sight $sight,
-        private readonly Points $points,
+        private readonly Senses $sight,
+        private readonly Contacts $points,
         private readonly SuspectList $list,
         private readonly School $school,
     ) {
@@ -52,21 +53,21 @@ final class Scoring
     /** @return list<array{float, Candidate}> the least that each set-up costs in minutes, cheapest first */
     public function inOrder(State $state): array
     {
-        $in = $state->setup->breaker;
+        $in = $state->setup->breakers();
         $all = [...$this->candidates->calls(), ...$this->candidates->jumped(), ...$this->candidates->dead()];
         if ($in !== []) {
             $all = array_map(
-                static fn (Candidate $c): Candidate => new Candidate($c->setup->broken($in), $c->probes),
+                static fn (Candidate $c): Candidate => new Candidate($c->setup->broken(...$in), $c->probes),
                 $all,
             );
         }
         $looks = $this->candidates->looks();
         if ($this->sight->fused() !== '' && $in === []) {
-            $looks[] = Probe::see([Sight::FUSE]);
+            $looks[] = Probe::see([Senses::FUSE]);
         }
         $ordered = [];
         foreach ([...$all, ...$this->candidates->breakers(), new Candidate($state->setup, $looks)] as $candidate) {
-            if ($candidate->probes !== [] && ! self::isRefused($candidate->setup, $state)) {
+            if ($candidate->probes !== [] && ! $state->cannot->hands($candidate->setup)) {
                 $handling = $this->cost->of($state, $candidate->setup, $candidate->probes[0]);
                 $ordered[] = [max(0.3, self::OWN * ($handling->minutes - 2.0)), $candidate];
             }
@@ -74,21 +75,6 @@ final class Scoring
         usort($ordered, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return $ordered;
-    }
-
-    private static function isRefused(TestSetup $setup, State $state): bool
-    {
-        $named = [
-            "call:{$setup->call->value}",
-            ...array_map(static fn (string $e): string => "point:{$e}", $setup->lifted),
-            ...array_map(static fn (string $p): string => "place:{$p}", $setup->unplugged),
-        ];
-        foreach ($setup->jumpers as [$a, $b]) {
-            $named[] = "point:{$a}";
-            $named[] = "point:{$b}";
-        }
-
-        return array_intersect($named, $state->cannot) !== [];
     }
 
     /** @return list<Scored> those that tell enough */
@@ -100,7 +86,7 @@ final class Scoring
             if ($this->isOut($candidate, $probe, $state)) {
                 continue;
             }
-            $predictions = array_map(static fn (array $p): Prediction => $p[$n], $by);
+            $predictions = array_map(static fn (array $p): Showing => $p[$n], $by);
             $partition = Partition::of($predictions, $hypotheses);
             if ($partition->bits < $least) {
                 continue;
@@ -126,17 +112,11 @@ final class Scoring
         if ($this->done !== [] && isset($this->done[$this->points->key($candidate->setup, $probe)])) {
             return true;
         }
-        $named = [
-            "point:{$probe->from}",
-            "point:{$probe->to}",
-            "look:{$probe->inspect}",
-            ...array_map(static fn (string $k): string => "see:{$k}", $probe->see),
-        ];
 
-        return $state->cannot !== [] && array_intersect($state->cannot, $named) !== [];
+        return $state->cannot->probe($probe);
     }
 
-    /** @return array{list<list<Prediction>>, float} by world, by probe; and the share in which a fuse opens */
+    /** @return array{list<list<Showing>>, float} by world, by probe; and the share in which a fuse opens */
     private function predictions(Candidate $candidate, Hypotheses $hypotheses): array
     {
         $key = $candidate->setup->key().'/'.count($candidate->probes);
@@ -156,19 +136,19 @@ final class Scoring
         return [$by, $risk];
     }
 
-    /** @return list<Prediction> */
+    /** @return list<Showing> */
     private function looks(Candidate $candidate, Standing $standing): array
     {
         $fused = $this->sight->fused();
         $blown =
-            in_array($fused, $standing->open, true) ||
+            $standing->open->has($fused) ||
             $this->list->looked($this->list->fuseOf($fused), $standing->left, $standing->open)->finds !==
-                Prediction::SOUND;
+                Showing::SOUND;
 
         return array_map(
-            fn (Probe $p): Prediction => $p->inspect !== ''
+            fn (Probe $p): Showing => $p->inspect !== ''
                 ? $this->list->looked($p->inspect, $standing->left, $standing->open)
-                : Prediction::seeing([Sight::FUSE => [$blown ? 'open' : 'whole' => 1.0]]),
+                : Showing::seeing([Senses::FUSE => [$blown ? 'open' : 'whole' => 1.0]]),
             $candidate->probes,
         );
     }
@@ -177,9 +157,9 @@ final class Scoring
     private function weighed(Candidate $candidate, Probe $probe, Handling $handling): float
     {
         $own = match ($this->school) {
-            School::Jumper => $candidate->setup->jumpers !== [],
+            School::Jumper => $candidate->setup->things->any(Jumper::class),
             School::Continuity => $probe->mode === MeterMode::Ohms || $probe->mode === MeterMode::Beep,
-            School::Unit => $handling->at->value !== 'wall',
+            School::Unit => $handling->at !== Place::Wall,
             School::Meter, School::Short => $probe->mode === MeterMode::Volts,
         };
 

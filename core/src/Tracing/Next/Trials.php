@@ -66,7 +66,7 @@ final readonly class Trials
     private function isTried(Repair $repair, State $state): bool
     {
         $isDone = in_array($repair->id, $state->repaired, true);
-        $looks = $repair->look !== null && ! in_array("look:{$repair->id}", $state->cannot, true);
+        $looks = $repair->look !== null && ! $state->cannot->look($repair->id);
 
         return ! $isDone &&
             ! $looks &&

@@ -4,22 +4,24 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Played;
 
+use Unionbit\Core\Asked\AskedHouse;
+use Unionbit\Core\Asked\Face;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\HouseState;
+use Unionbit\Core\Asked\OpenFuses;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Senses;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\Meter\Expectation;
 use Unionbit\Core\Circuit\Meter\Meter;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\Fault;
+use Unionbit\Core\Fault\RepairId;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Suspect\SuspectList;
-use Unionbit\Core\Tracing\Test\Face;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Sight;
-use Unionbit\Core\Tracing\World\Solved;
-use Unionbit\Core\Tracing\World\World;
 
 /**
  * A simulated house with faults in it, which answers every test as the circuit does: its line is a little off, its
@@ -28,10 +30,8 @@ use Unionbit\Core\Tracing\World\World;
  */
 final class PlayedHouse
 {
-    private const OVER = 10.0e6;
-
-    /** @var list<string> transformers whose fuse is open */
-    public array $open = [];
+    /** Supplies whose fuse is open. */
+    public OpenFuses $open;
 
     private float $line;
 
@@ -44,13 +44,14 @@ final class PlayedHouse
      * @param  bool  $comesAndGoes  what is intermittent is there at every other try, not always
      */
     public function __construct(
-        private readonly World $world,
-        private readonly Sight $sight,
+        private readonly AskedHouse $house,
+        private readonly Senses $sight,
         private array $faults,
         private int $seed = 1,
         private readonly float $wrong = 0.0,
         private readonly bool $comesAndGoes = false,
     ) {
+        $this->open = OpenFuses::none();
         $this->line = 0.96 + 0.08 * $this->random();
     }
 
@@ -85,21 +86,21 @@ final class PlayedHouse
     {
         $this->away = [];
 
-        return $this->seen(TestSetup::calling($call), $this->sight->running());
+        return $this->seen(Hands::calling($call), $this->sight->running());
     }
 
-    public function answer(TestSetup $setup, Probe $probe): Result
+    public function answer(Hands $setup, Probe $probe): Result
     {
         $this->turns();
         if ($probe->inspect !== '') {
             return new Result(found: $this->finds($probe->inspect));
         }
-        if ($probe->mode === null) {
+        if ($probe->mode === null || $probe->from === null || $probe->to === null) {
             return $this->seen($setup, $probe->see);
         }
         [$solved, $fuses] = $this->run($setup);
-        $from = $this->world->point($probe->from, $setup);
-        $to = $this->world->point($probe->to, $setup);
+        $from = $this->house->contacts->touched($probe->from, $setup);
+        $to = $this->house->contacts->touched($probe->to, $setup);
         if ($this->wrong > 0.0 && $this->random() < $this->wrong) {
             return $this->slipped($probe->mode, $fuses);
         }
@@ -116,7 +117,7 @@ final class PlayedHouse
         };
     }
 
-    private function volts(Solved $solved, string $from, string $to): float
+    private function volts(HouseState $solved, string $from, string $to): float
     {
         $volts = $solved->volts($from, $to);
 
@@ -126,9 +127,7 @@ final class PlayedHouse
     /** @param  array<string, string>  $fuses */
     private function ohms(?float $ohms, array $fuses): Result
     {
-        return $ohms === null || $ohms > self::OVER
-            ? new Result(over: true, fuses: $fuses)
-            : $this->number($ohms + 0.2, 0.1, $fuses);
+        return $ohms === null ? new Result(over: true, fuses: $fuses) : $this->number($ohms + 0.2, 0.1, $fuses);
     }
 
     /** @param  array<string, string>  $fuses */
@@ -150,29 +149,29 @@ final class PlayedHouse
         return new Result($value, $value, fuses: $fuses);
     }
 
-    /** @return array{Solved, array<string, string>} the house in a set-up, and fuses that open in it */
-    private function run(TestSetup $setup): array
+    /** @return array{HouseState, array<string, string>} the house in a set-up, and fuses that open in it */
+    private function run(Hands $setup): array
     {
-        $open = array_values(array_diff($this->open, $setup->breaker));
-        $solved = $this->world->solve($setup, $this->fault(), $open);
-        $new = array_values(array_diff($solved->point->openFuses ?? [], $this->open));
-        $this->open = [...$this->open, ...$new];
+        $solved = $this->house->with($this->fault(), $this->open)->state($setup);
+        $new = array_values(array_diff($solved->point->openFuses ?? [], $this->open->supplies));
+        $before = $this->open;
+        $this->open = $before->with(...$new);
         $trips = array_filter(
-            $setup->breaker,
-            fn (string $id): bool => $solved->multiple($this->world->circuit, $id) > 2.0,
+            $setup->breakers(),
+            fn (string $id): bool => $solved->multiple($this->house->circuit, $id) > 2.0,
         );
         if ($trips !== []) {
-            $solved = $this->world->solve($setup->broken([]), $this->fault(), [...$open, ...$setup->breaker]);
+            $open = $before->with(...$setup->breakers());
+            $solved = $this->house->with($this->fault(), $open)->state($setup->broken());
         }
 
         return [$solved, array_fill_keys($new, 'opened')];
     }
 
     /** @param  list<string>  $keys */
-    private function seen(TestSetup $setup, array $keys): Result
+    private function seen(Hands $setup, array $keys): Result
     {
-        $open = array_values(array_diff($this->open, $setup->breaker));
-        $held = $this->world->solve($setup, $this->fault(), $open);
+        $held = $this->house->with($this->fault(), $this->open)->state($setup);
         [$solved, $fuses] = $this->run($setup);
         $sees = [];
         foreach ($keys as $key) {
@@ -187,22 +186,22 @@ final class PlayedHouse
         return new Result(sees: $sees, fuses: $fuses);
     }
 
-    private function sees(TestSetup $setup, Solved $solved, Solved $held, string $key): string
+    private function sees(Hands $setup, HouseState $solved, HouseState $held, string $key): string
     {
-        $states = $solved->states($this->world->circuit, $key);
+        $states = $solved->states($this->house->circuit, $key);
         $on = ($solved->seen[$key] ?? false) && ! $setup->isolated;
-        $multiple = $held->multiple($this->world->circuit, $this->sight->fused());
+        $multiple = $held->multiple($this->house->circuit, $this->sight->fused());
 
         return match ($key) {
-            Sight::DISPLAY => $setup->face !== Face::On || ! ($solved->seen[$key] ?? false) ? 'off' : 'on',
-            Sight::FUSE => match (true) {
-                $setup->breaker !== [] => 'none',
+            Senses::DISPLAY => $setup->face() !== Face::On || ! ($solved->seen[$key] ?? false) ? 'off' : 'on',
+            Senses::FUSE => match (true) {
+                $setup->breakers() !== [] => 'none',
                 $this->isBlown() => 'open',
                 default => 'whole',
             },
-            Sight::BREAKER => $multiple > 2.0 ? 'trips' : ($multiple > 1.35 ? 'warm' : 'holds'),
-            Sight::TRANSFORMER => $multiple > 1.2 ? 'hot' : 'warm',
-            Sight::LINE => $setup->isolated || $this->isWithoutLine() ? 'no' : 'yes',
+            Senses::BREAKER => $multiple > 2.0 ? 'trips' : ($multiple > 1.35 ? 'warm' : 'holds'),
+            Senses::TRANSFORMER => $multiple > 1.2 ? 'hot' : 'warm',
+            Senses::LINE => $setup->isolated || $this->isWithoutLine() ? 'no' : 'yes',
             default => match (true) {
                 $on => 'yes',
                 in_array(LoadState::Chattering, $states, true) => 'chatters',
@@ -213,7 +212,7 @@ final class PlayedHouse
 
     private function isBlown(): bool
     {
-        return in_array($this->sight->fused(), $this->open, true) ||
+        return $this->open->has($this->sight->fused()) ||
             array_any($this->faults, static fn (Fault $f): bool => $f->entry === 'fuse-blown');
     }
 
@@ -233,13 +232,15 @@ final class PlayedHouse
             }
         }
 
-        return $target === "fuse:{$this->sight->fused()}" && $this->isBlown() ? 'fuse-blown' : 'sound';
+        return $target === RepairId::at('fuse', $this->sight->fused())->text && $this->isBlown()
+            ? 'fuse-blown'
+            : 'sound';
     }
 
     /** Nothing is wrong with it any more. */
     public function isSound(): bool
     {
-        return $this->faults === [] && $this->open === [];
+        return $this->faults === [] && $this->open->areNone();
     }
 
     /** A new fuse, a repair: what is done to the house; a wiggle with whether it answered. */
@@ -250,13 +251,13 @@ final class PlayedHouse
                 array_any(
                     $this->faults,
                     fn (Fault $f): bool => $f->intermittent &&
-                        in_array($event->of, SuspectList::spots($f, $this->world->circuit), true),
+                        in_array($event->of, SuspectList::spots($f, $this->house->circuit), true),
                 ),
             );
         }
         if ($event->kind === EventKind::FuseReplaced) {
-            $this->open = array_values(array_diff($this->open, [$event->of]));
-            $this->ends("fuse:{$event->of}");
+            $this->open = $this->open->without($event->of);
+            $this->ends(RepairId::at('fuse', $event->of)->text);
         }
         if ($event->kind === EventKind::Repaired) {
             $this->ends($event->what);

@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Protocol;
 
+use Unionbit\Core\Asked\Face;
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Phase;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Senses;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Circuit\Netlist\Point;
-use Unionbit\Core\Circuit\Standing\Strip;
+use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Point\At;
 use Unionbit\Core\Point\Lead;
 use Unionbit\Core\Setting\Key\SettingKey;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Record\EventKind;
-use Unionbit\Core\Tracing\Test\Face;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\Test\TestSetup;
 use Unionbit\Core\Tracing\Trace;
-use Unionbit\Core\Tracing\World\Sight;
-use Unionbit\Core\Tracing\World\StripSetup;
 use Unionbit\Core\Words\Message;
 
 /** A proposal as one would say it: the set-up, then what to read, see or look at. */
@@ -55,36 +54,27 @@ final readonly class ProposalWords
     }
 
     /** @return list<Message> */
-    public function setup(TestSetup $setup): array
+    public function setup(Hands $setup): array
     {
         $says = [];
         if ($setup->isolated) {
             $says[] = Message::of('tracing.setup.dead');
         }
-        if ($setup->face === Face::Bare) {
+        if ($setup->face() === Face::Bare) {
             $says[] = Message::of('tracing.setup.bare');
         }
-        $strip = Strip::empty();
-        foreach ((new StripSetup($this->trace->circuit, $this->trace->world->points))->said($setup) as $thing) {
-            $strip = $strip->with($thing);
-        }
-        $things = $strip->labels($this->trace->circuit);
+        $things = $this->trace->house->contacts->standing($setup)->labels($this->trace->circuit);
         if ($things !== []) {
             $says[] = Message::of('tracing.setup.things', things: $things);
         }
         if ($setup->call !== CallName::Idle) {
             $says[] = Message::of('tracing.setup.call', call: $setup->call->label());
         }
-        if ($setup->early) {
+        if ($setup->phase === Phase::Early) {
             $says[] = Message::of('tracing.setup.early');
         }
 
         return $says;
-    }
-
-    private function id(string $name): string
-    {
-        return $this->trace->world->points->clamped($name);
     }
 
     public function probe(Probe $probe): Message
@@ -107,17 +97,17 @@ final readonly class ProposalWords
                 keys: array_map(static fn (string $k): Message => self::key($k), $probe->see),
             );
         }
-        $from = $this->point($probe->from);
+        [$from, $to] = array_map(fn (At $at): Message => $this->point($at->id), $probe->points());
 
-        return $probe->mode->value === 'A'
+        return $probe->mode === MeterMode::Amps
             ? Message::of('tracing.do.amps', at: $from)
-            : Message::of('tracing.do.read', mode: $probe->mode->value, from: $from, to: $this->point($probe->to));
+            : Message::of('tracing.do.read', mode: $probe->mode->value, from: $from, to: $to);
     }
 
     /** What a repair is at: points, conductors, a part; nothing where the house has it once. */
     public function at(Repair $repair): Message
     {
-        $netlist = $this->trace->world->netlist();
+        $netlist = $this->trace->house->contacts->netlist;
         $said = [];
         foreach ($repair->of as $one) {
             $point = $netlist->points[$one] ?? ($netlist->points[At::near($one)->id] ?? null);
@@ -142,20 +132,23 @@ final readonly class ProposalWords
 
     public static function key(string $key): Message
     {
-        return Sight::name($key) ?? Message::raw($key);
+        return Senses::name($key) ?? Message::raw($key);
     }
 
     public function point(string $name): Message
     {
-        $point = $this->trace->world->netlist()->points[$this->id($name)] ?? null;
-        $lead = $this->trace->world->points->leadOf($name);
-        $load = $lead === null ? null : $this->trace->world->netlist()->elements[$lead] ?? null;
-        if ($load !== null) {
-            return $this->trace->world->points->sideOf($name) === Lead::Hot
-                ? Message::of('tracing.point.hot', part: $load->label)
-                : Message::of('tracing.point.common', part: $load->label);
-        }
+        $contacts = $this->trace->house->contacts;
+        $at = At::read($name);
+        $lead = $contacts->leadOf($at);
+        if ($lead?->part !== null) {
+            $part = $this->trace->circuit->partName($lead->part);
 
-        return $point instanceof Point ? $point->phrase() : Message::raw($name);
+            return $lead->lead === Lead::Hot
+                ? Message::of('tracing.point.hot', part: $part)
+                : Message::of('tracing.point.common', part: $part);
+        }
+        $node = $contacts->node($contacts->clamped($at));
+
+        return ($contacts->netlist->points[$node ?? $name] ?? null)?->phrase() ?? Message::raw($name);
     }
 }

@@ -4,38 +4,25 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Protocol;
 
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Showing;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\Look;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Record\Event;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Routine;
 use Unionbit\Core\Tracing\Record\Spot;
 use Unionbit\Core\Tracing\Refusal;
-use Unionbit\Core\Tracing\Test\Face;
 use Unionbit\Core\Tracing\Test\Moment;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Prediction;
 
 /** Set-ups, probes, results and events out of a request, against the words of one house. */
 final readonly class Reading
 {
-    private const SETUP = [
-        'call',
-        'power',
-        'jumpers',
-        'lifted',
-        'unplugged',
-        'face',
-        'breaker',
-        'phase',
-        'held',
-        'link',
-    ];
-
     private const EVENT = [
         'kind',
         'of',
@@ -63,44 +50,9 @@ final readonly class Reading
         return CallName::from($given->oneOf($this->words->calls));
     }
 
-    public function setup(Given $test): TestSetup
+    public function setup(Given $test): Hands
     {
-        $test->onlyHas([...self::SETUP, 'probe']);
-        $power = $test->at('power');
-        $off = [];
-        $isolated = false;
-        if (is_array($power->value)) {
-            foreach ($test->entries('power') as $id => $state) {
-                if (! in_array($id, $this->words->supplies, true)) {
-                    throw new Refusal($state->pointer, $id, $this->words->supplies);
-                }
-                if ($state->oneOf(['on', 'off']) === 'off') {
-                    $off[] = $id;
-                }
-            }
-            $isolated = count($off) === count($this->words->supplies);
-        } elseif ($power->value !== null) {
-            $isolated = $power->oneOf(['on', 'off']) === 'off';
-        }
-
-        return new TestSetup(
-            call: $test->has('call') ? $this->call($test->at('call')) : CallName::Idle,
-            isolated: $isolated,
-            off: $isolated ? [] : $off,
-            jumpers: array_map(
-                fn (Given $pair): array => [$this->point($pair->at(0)), $this->point($pair->at(1))],
-                $test->each('jumpers'),
-            ),
-            lifted: $this->list($test, 'lifted', $this->words->liftable),
-            unplugged: $this->list($test, 'unplugged', $this->words->places),
-            face: $test->has('face')
-                ? Face::from($test->at('face')->oneOf(array_column(Face::cases(), 'value')))
-                : Face::On,
-            breaker: $this->list($test, 'breaker', $this->words->fused),
-            early: $test->has('phase') && $test->at('phase')->oneOf(['settled', 'early']) === 'early',
-            held: $this->list($test, 'held', $this->words->holdable),
-            link: $test->has('link') ? $test->at('link')->oneOf($this->words->linked) === 'in' : null,
-        );
+        return (new HandsText($this->words))->read($test);
     }
 
     /**
@@ -117,7 +69,7 @@ final readonly class Reading
         return $given->oneOf($this->words->points);
     }
 
-    public function probe(Given $probe, TestSetup $setup): Probe
+    public function probe(Given $probe, Hands $setup): Probe
     {
         if ($probe->has('see')) {
             $probe->onlyHas(['see']);
@@ -147,10 +99,14 @@ final readonly class Reading
             throw new Refusal("{$probe->pointer}/mode", $mode->value, ['V', 'A', 'N']);
         }
         if ($mode === MeterMode::Amps) {
-            return Probe::meter($mode, $probe->at('from')->oneOf($this->words->clampable));
+            return Probe::clamp(At::read($probe->at('from')->oneOf($this->words->clampable)));
         }
 
-        return Probe::meter($mode, $this->point($probe->at('from')), $this->point($probe->at('to')));
+        return Probe::meter(
+            $mode,
+            At::read($this->point($probe->at('from'))),
+            At::read($this->point($probe->at('to'))),
+        );
     }
 
     /** @return list<string> */
@@ -166,7 +122,7 @@ final readonly class Reading
         $found = $result->has('found') ? $result->at('found')->text() : '';
         $finds =
             $probe->look !== null || $probe->together
-                ? [Prediction::SOUND, Probe::OTHERWISE]
+                ? [Showing::SOUND, Probe::OTHERWISE]
                 : $this->words->inspect[$probe->inspect] ?? [];
         if ($found !== '' && $finds !== []) {
             $found = $result->at('found')->oneOf($finds);

@@ -13,6 +13,7 @@ use Unionbit\Core\Tracing\Group;
 use Unionbit\Core\Tracing\Next\Outcome;
 use Unionbit\Core\Tracing\Next\Proposal;
 use Unionbit\Core\Tracing\Record\Event;
+use Unionbit\Core\Tracing\Record\State;
 use Unionbit\Core\Tracing\Shares;
 use Unionbit\Core\Tracing\Suspect\LandingFault;
 use Unionbit\Core\Tracing\Suspect\Suspect;
@@ -35,7 +36,7 @@ final readonly class Reply
     {
         return [
             'rows' => $answer->rows,
-            'state' => $answer->state->toArray(),
+            'state' => $this->state($answer->state),
             'suspects' => array_map(
                 static fn (Shares $s): array => [
                     'id' => $s->id,
@@ -77,6 +78,25 @@ final readonly class Reply
                 array_keys($answer->odd),
                 $answer->odd,
             ),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function state(State $state): array
+    {
+        $fuses = [];
+        foreach ($state->fuses as $id => $now) {
+            $in = in_array($id, $state->setup->breakers(), true);
+            $fuses[$id] = ['now' => $in ? State::BREAKER : $now, 'spent' => $state->spent[$id] ?? 0];
+        }
+
+        return [
+            'at' => $state->at->value,
+            ...HandsText::whole($state->setup, $this->trace->circuit),
+            'fuses' => $fuses,
+            'repaired' => $state->repaired,
+            'routine' => $state->routine?->value,
+            'minutes' => round($state->minutes, 1),
         ];
     }
 
@@ -128,7 +148,10 @@ final readonly class Reply
             $proposal->setup !== null && $proposal->probe !== null
                 ? [
                     'do' => 'test',
-                    'test' => [...$proposal->setup->toArray(), 'probe' => $proposal->probe->toArray()],
+                    'test' => [
+                        ...HandsText::of($proposal->setup, $this->trace->circuit),
+                        'probe' => $proposal->probe->toArray(),
+                    ],
                 ]
                 : ['do' => 'event', 'event' => $proposal->event?->toArray()];
 

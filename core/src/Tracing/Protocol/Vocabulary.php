@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Protocol;
 
+use Unionbit\Core\Asked\Show\Showing;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Fault\Repair;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Routine;
@@ -14,7 +17,6 @@ use Unionbit\Core\Tracing\Record\Spot;
 use Unionbit\Core\Tracing\Suspect\LandingFault;
 use Unionbit\Core\Tracing\Suspect\Suspect;
 use Unionbit\Core\Tracing\Trace;
-use Unionbit\Core\Tracing\World\Prediction;
 use Unionbit\Core\Words\Message;
 
 /** Everything that one house may be told or may name. */
@@ -64,7 +66,7 @@ final readonly class Vocabulary
 
     public static function of(Trace $trace): self
     {
-        $points = $trace->world->points;
+        $points = $trace->house->contacts;
         $supplies = $trace->circuit->installation->transformers();
         $faults = $inspect = [];
         foreach ($trace->list->repairs as $repair) {
@@ -72,7 +74,7 @@ final readonly class Vocabulary
                 $faults[$fault->id] = $fault->title;
             }
             if ($repair->look !== null) {
-                $inspect[$repair->id] = [Prediction::SOUND, ...$repair->finds()];
+                $inspect[$repair->id] = [Showing::SOUND, ...$repair->finds()];
             }
         }
         foreach ($trace->list->landing as $landing) {
@@ -81,14 +83,16 @@ final readonly class Vocabulary
         $faults[Suspect::SOUND] = Suspect::sound(0.0)->title;
         $faults[Suspect::UNKNOWN] = Suspect::unknown(0.0)->title;
         $fused = array_filter($supplies, static fn ($t): bool => $t->fuseAmps !== null);
-        $clamps = array_filter(
-            $points->all(),
-            static fn (string $p): bool => str_ends_with($p, '.near') || str_ends_with($p, '.far'),
-        );
+        $clamps = array_filter($points->all(), static fn (string $p): bool => At::read($p)->side !== null);
         $own = array_merge(
             [],
             ...array_map(
-                static fn ($t): array => ["{$t->id}.fuse", "{$t->id}.hot", "{$t->id}.common", "{$t->id}.winding"],
+                static fn ($t): array => array_map(static fn (Lead $lead): string => At::lead($t->id, $lead)->id, [
+                    Lead::Fuse,
+                    Lead::Hot,
+                    Lead::Common,
+                    Lead::Winding,
+                ]),
                 $supplies,
             ),
         );

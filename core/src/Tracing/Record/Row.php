@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Record;
 
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
 use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Fault\ToldWhen;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
 
 /** One row of a trace, in order: what was done and what was seen. It keeps its number; withdrawn, it says nothing. */
 final readonly class Row
@@ -22,7 +22,7 @@ final readonly class Row
     private function __construct(
         public int $number,
         public RowKind $kind,
-        public ?TestSetup $setup = null,
+        public ?Hands $setup = null,
         public ?Probe $probe = null,
         public ?Result $result = null,
         public ?Event $event = null,
@@ -33,7 +33,7 @@ final readonly class Row
     ) {
     }
 
-    public static function told(TestSetup $setup, Result $result, ToldWhen $when): self
+    public static function told(Hands $setup, Result $result, ToldWhen $when): self
     {
         $probe = Probe::see(array_map(strval(...), array_keys($result->sees)));
 
@@ -43,7 +43,7 @@ final readonly class Row
     public static function test(
         int $number,
         RowKind $kind,
-        TestSetup $setup,
+        Hands $setup,
         Probe $probe,
         Result $result,
         float $minutes,

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Record;
 
+use Unionbit\Core\Asked\Hands;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Sense;
 use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Terminal\Place;
-use Unionbit\Core\Tracing\Test\Probe;
 use Unionbit\Core\Tracing\Test\Result;
-use Unionbit\Core\Tracing\Test\TestSetup;
-use Unionbit\Core\Tracing\World\Seen;
 
 /** Where a trace stands: the person, the set-up as it was left, the fuses as far as known, repairs, minutes. */
 final readonly class State
@@ -30,16 +30,15 @@ final readonly class State
      * @param  array<string, string>  $fuses  what is known of each, by transformer
      * @param  array<string, int>  $spent  fuses that opened in this trace, by transformer
      * @param  list<string>  $repaired
-     * @param  list<string>  $cannot  keys of probes, places and calls that were refused
      */
     public function __construct(
         public Place $at,
-        public TestSetup $setup,
+        public Hands $setup,
         public array $fuses,
         public array $spent,
         public array $repaired = [],
         public float $minutes = 0.0,
-        public array $cannot = [],
+        public Refused $cannot = new Refused(),
         public ?Routine $routine = null,
     ) {
     }
@@ -68,7 +67,7 @@ final readonly class State
         return $this->copy(['at' => $at]);
     }
 
-    public function setUp(TestSetup $setup): self
+    public function setUp(Hands $setup): self
     {
         return $this->copy(['setup' => $setup]);
     }
@@ -88,42 +87,33 @@ final readonly class State
      *
      * @param  string  $fused  the supply of which "fuse" is said
      */
-    public function tested(TestSetup $setup, Result $result, string $fused): self
+    public function tested(Hands $setup, Result $result, string $fused): self
     {
         $state = $this->setUp($setup);
         foreach ($result->fuses as $id => $said) {
             $state = $said === 'opened' ? $state->spends((string) $id) : $state->with((string) $id, self::OPEN);
         }
-        $fuse = $result->sees[Seen::Fuse->value] ?? null;
+        $fuse = $result->sees[Sense::Fuse->value] ?? null;
 
         return $fuse === self::WHOLE || $fuse === self::OPEN ? $state->with($fused, $fuse) : $state;
     }
 
     /** After a test that could not be done: nothing of it is asked for again. */
-    public function refused(TestSetup $setup, Probe $probe, string $why): self
+    public function refused(Hands $setup, Probe $probe, string $why): self
     {
-        $keys = [
-            ...$why === 'no such call' ? ["call:{$setup->call->value}"] : [],
-            ...array_map(static fn (string $p): string => "point:{$p}", array_filter([$probe->from, $probe->to])),
-            ...$probe->inspect === '' ? [] : ["look:{$probe->inspect}"],
-            ...array_map(static fn (string $k): string => "see:{$k}", $probe->see),
-        ];
-
-        return $this->copy(['cannot' => [...$this->cannot, ...$keys]]);
+        return $this->copy(['cannot' => $this->cannot->with($setup, $probe, $why)]);
     }
 
     public function after(Event $event): self
     {
-        $breaker = $this->setup->breaker;
+        $breakers = $this->setup->breakers();
 
         return match ($event->kind) {
             EventKind::FuseReplaced => $this->with($event->of, self::WHOLE),
             EventKind::FuseOpened => $this->spends($event->of),
-            EventKind::BreakerIn => $this->setUp(
-                $this->setup->broken(array_values(array_unique([...$breaker, $event->of]))),
-            ),
+            EventKind::BreakerIn => $this->setUp($this->setup->broken(...$breakers, ...[$event->of])),
             EventKind::BreakerOut => $this->setUp(
-                $this->setup->broken(array_values(array_diff($breaker, [$event->of]))),
+                $this->setup->broken(...array_values(array_diff($breakers, [$event->of]))),
             ),
             EventKind::Moved => $this->standing(Place::from($event->of)),
             EventKind::ProvedDead => $this->setUp($this->setup->provedDead()),
@@ -135,32 +125,5 @@ final readonly class State
     private function guidedBy(?Routine $routine): self
     {
         return $this->copy(['routine' => $routine]);
-    }
-
-    /** @return array<string, mixed> as the protocol has it */
-    public function toArray(): array
-    {
-        $fuses = [];
-        foreach ($this->fuses as $id => $now) {
-            $in = in_array($id, $this->setup->breaker, true);
-            $fuses[$id] = ['now' => $in ? self::BREAKER : $now, 'spent' => $this->spent[$id] ?? 0];
-        }
-
-        return [
-            'at' => $this->at->value,
-            'power' => $this->setup->toArray()['power'],
-            'call' => $this->setup->call->value,
-            'jumpers' => $this->setup->jumpers,
-            'lifted' => $this->setup->lifted,
-            'unplugged' => $this->setup->unplugged,
-            'face' => $this->setup->face->value,
-            'breaker' => $this->setup->breaker,
-            'held' => $this->setup->held,
-            'link' => TestSetup::linked($this->setup->link),
-            'fuses' => $fuses,
-            'repaired' => $this->repaired,
-            'routine' => $this->routine?->value,
-            'minutes' => round($this->minutes, 1),
-        ];
     }
 }

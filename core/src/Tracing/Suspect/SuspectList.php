@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Suspect;
 
+use Unionbit\Core\Asked\OpenFuses;
+use Unionbit\Core\Asked\Probe;
+use Unionbit\Core\Asked\Show\Showing;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Setup;
@@ -14,8 +17,6 @@ use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Point\At;
-use Unionbit\Core\Tracing\Test\Probe;
-use Unionbit\Core\Tracing\World\Prediction;
 
 /** Everything that may be wrong with a house, each with how often it is met. Priors are our working figures. */
 final readonly class SuspectList
@@ -99,29 +100,27 @@ final readonly class SuspectList
      * What a look finds in a world: the fault that its repair ends, an open fuse, or nothing.
      *
      * @param  list<Fault>  $left  what is wrong there
-     * @param  list<string>  $open  supplies whose fuse is open
      */
-    public function looked(string $target, array $left, array $open): Prediction
+    public function looked(string $target, array $left, OpenFuses $open): Showing
     {
         $fault = array_find($left, static fn (Fault $f): bool => $f->repair === $target);
         $repair = $this->repairs[$target] ?? null;
-        $blown = $repair?->does === Doing::Fuse && array_intersect($repair->of, $open) !== [];
+        $blown = $repair?->does === Doing::Fuse && $open->has($repair->of[0] ?? '');
 
-        return Prediction::finding($fault->entry ?? ($blown ? $repair->ends[0]->entry : Prediction::SOUND));
+        return Showing::finding($fault->entry ?? ($blown ? $repair->ends[0]->entry : Showing::SOUND));
     }
 
     /**
      * What one look of a round comes to in a world.
      *
      * @param  list<Fault>  $left  what is wrong there
-     * @param  list<string>  $open  supplies whose fuse is open
      */
-    public static function round(Look $look, array $left, array $open): Prediction
+    public static function round(Look $look, array $left, OpenFuses $open): Showing
     {
         $shows = array_any($left, static fn (Fault $f): bool => in_array($look, $f->looks, true));
 
-        return Prediction::finding(
-            $shows || ($look === Look::Fuse && $open !== []) ? Probe::OTHERWISE : Prediction::SOUND,
+        return Showing::finding(
+            $shows || ($look === Look::Fuse && ! $open->areNone()) ? Probe::OTHERWISE : Showing::SOUND,
         );
     }
 

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tracing\Test;
 
+use Unionbit\Core\Asked\Show\Showing;
+
 /** What came of a test: a number, a beep, signs, what a look found, or why it could not be done. */
 final readonly class Result
 {
-    public const CANNOT = ['no access', 'no such point', 'no such call', 'not possible here'];
+    /** The house has no such call. */
+    public const NO_CALL = 'no such call';
+
+    /** Why a test could not be done. */
+    public const CANNOT = ['no access', 'no such point', self::NO_CALL, 'not possible here'];
 
     /**
      * @param  ?float  $low  the reading; null where none was taken, or where it is over the limit
@@ -43,6 +49,18 @@ final readonly class Result
     public static function saw(array $answers): self
     {
         return new self(sees: $answers);
+    }
+
+    /** The likeliest result of what a house would show. */
+    public static function ofShowing(Showing $shows): self
+    {
+        return match (true) {
+            $shows->answers !== [] => self::saw($shows->likeliest()),
+            $shows->finds !== null => new self(found: $shows->finds),
+            $shows->beeps !== null => new self(beeps: $shows->beeps > 0.5),
+            $shows->over => self::overLimit(),
+            default => new self(round((float) $shows->low, 2), round((float) $shows->high, 2)),
+        };
     }
 
     public function hasReading(): bool
