@@ -31,7 +31,7 @@ use Unionbit\Core\Terminal\TerminalName;
 final readonly class AskedHouse
 {
     /** Amperes that move nothing. */
-    private const NOTHING = 2.0e-4;
+    private const NOTHING = 2.0e-5;
 
     /** @param  list<CircuitEdit>  $changes  beside the fault */
     private function __construct(
@@ -121,7 +121,8 @@ final readonly class AskedHouse
         }
         $sound = $this->with(null, $this->open)->plain()->state($hands);
         $point = $sound->point;
-        if ($point === null || $point->peaks !== []) {
+        // Where a fuse opens, everything is dead that may live with the fault: it is asked for itself.
+        if ($point === null || $point->peaks !== [] || $point->openFuses !== []) {
             return null;
         }
         $netlist = $this->edited($sound->netlist, $edits);
@@ -207,7 +208,8 @@ final readonly class AskedHouse
     {
         $closes = $this->closes($hands);
         $setup = $hands->isolated ? Setup::isolated()->asked(...$closes) : Setup::calling(...$closes);
-        if ($hands->phase !== Phase::HeldBack) {
+        // A defrost is the outdoor board's own: with the power off its contacts are at rest.
+        if ($hands->phase !== Phase::HeldBack && ! $hands->isolated) {
             $setup = $setup->inMode($hands->call->mode());
         }
         $isCured = $this->fault?->entry === 'door-open' && $hands->things->has(new DoorHeld());

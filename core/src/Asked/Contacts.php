@@ -22,20 +22,26 @@ use Unionbit\Core\Terminal\Place;
  * Every point of a house that a person may name, and what of the circuit he then touches: its screws and tips, and the
  * leads of its parts, "contactor.hot", "blower-relay.contact-a", "pressure.in", "T1.common".
  */
-final readonly class Contacts
+final class Contacts
 {
     /** Switches of one string that go by one name, first to last. */
     private const STRINGS = ['pressure' => ['high-pressure', 'low-pressure']];
 
     /** @var array<string, string> the circuit's point by every name */
-    private array $nodes;
+    private readonly array $nodes;
 
     /** @var array<string, At> leads of loads, by their names */
-    private array $leads;
+    private readonly array $leads;
 
-    public Netlist $netlist;
+    /** @var array<string, At> the tip that is landed on a screw, by the screw */
+    private readonly array $tips;
 
-    public function __construct(private Circuit $circuit)
+    /** @var array<string, string> by hands and probe */
+    private array $keys = [];
+
+    public readonly Netlist $netlist;
+
+    public function __construct(private readonly Circuit $circuit)
     {
         $this->netlist = $circuit->atRest();
         $nodes = $leads = [];
@@ -65,6 +71,13 @@ final readonly class Contacts
         }
         $this->nodes = $nodes;
         $this->leads = $leads;
+        $tips = [];
+        foreach ($this->netlist->elements as $element) {
+            if ($element->kind === ElementKind::Joint && ! isset($tips[$element->b])) {
+                $tips[$element->b] = At::read($element->a);
+            }
+        }
+        $this->tips = $tips;
     }
 
     /** @return ?array{At, At} how the two ends of a part are named; null for what has no such names */
@@ -169,13 +182,7 @@ final readonly class Contacts
     /** The tip of a conductor that is landed on a screw; null where none is. */
     public function endOn(string $screw): ?At
     {
-        foreach ($this->netlist->elements as $element) {
-            if ($element->kind === ElementKind::Joint && $element->b === $screw) {
-                return At::read($element->a);
-            }
-        }
-
-        return null;
+        return $this->tips[$screw] ?? null;
     }
 
     /** @return list<Place> places where conductors end */
@@ -251,6 +258,12 @@ final readonly class Contacts
             // A part looks the same whatever is jumpered.
             return $probe->key();
         }
+
+        return $this->keys[$hands->key().' '.$probe->key()] ??= $this->keyOf($hands, $probe);
+    }
+
+    private function keyOf(Hands $hands, Probe $probe): string
+    {
         $bare = $hands->face() === Face::Bare;
         $ends = array_map(
             fn (At $at): string => $bare ? $this->copper($at) : $this->node($this->clamped($at)) ?? $at->id,

@@ -12,23 +12,24 @@ use Unionbit\Core\Asked\Thing\SupplyOff;
 use Unionbit\Core\Asked\Thing\TestBreaker;
 use Unionbit\Core\Asked\Thing\Thing;
 use Unionbit\Core\Call\CallName;
-use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Point\At;
 
 /**
  * Everything that a person does to a house before a reading: what the thermostat is asked for, whether the power is
  * off, what is put on, lifted and held. The one set-up of Prove, Trace, dock and strip.
  */
-final readonly class Hands
+final class Hands
 {
-    use Copies;
+    private ?string $key = null;
+
+    private ?Face $face = null;
 
     /** @param  bool  $isolated  power off and proved dead */
     private function __construct(
-        public CallName $call,
-        public bool $isolated,
-        public Phase $phase,
-        public Things $things,
+        public readonly CallName $call,
+        public readonly bool $isolated,
+        public readonly Phase $phase,
+        public readonly Things $things,
     ) {
     }
 
@@ -46,12 +47,12 @@ final readonly class Hands
 
     public function asked(CallName $call): self
     {
-        return $this->copy(['call' => $call]);
+        return new self($call, $this->isolated, $this->phase, $this->things);
     }
 
     public function provedDead(bool $isolated = true): self
     {
-        return $this->copy(['isolated' => $isolated]);
+        return new self($this->call, $isolated, $this->phase, $this->things);
     }
 
     /** The power goes off: what the thermostat was asked for is not asked for any more. */
@@ -63,12 +64,12 @@ final readonly class Hands
     /** The same at another moment of the call. */
     public function at(Phase $phase): self
     {
-        return $this->copy(['phase' => $phase]);
+        return new self($this->call, $this->isolated, $phase, $this->things);
     }
 
     public function with(Thing ...$things): self
     {
-        return $things === [] ? $this : $this->copy(['things' => $this->things->with(...$things)]);
+        return $things === [] ? $this : $this->holding($this->things->with(...$things));
     }
 
     /** With everything that stands beside it. */
@@ -79,7 +80,7 @@ final readonly class Hands
 
     public function holding(Things $things): self
     {
-        return $this->copy(['things' => $things]);
+        return new self($this->call, $this->isolated, $this->phase, $things);
     }
 
     public function jumping(At $a, At $b): self
@@ -113,7 +114,7 @@ final readonly class Hands
 
     public function face(): Face
     {
-        return match (true) {
+        return $this->face ??= match (true) {
             $this->things->any(Bare::class) => Face::Bare,
             $this->things->any(FaceOff::class) => Face::Off,
             default => Face::On,
@@ -147,7 +148,7 @@ final readonly class Hands
     /** The same for two that are the same. */
     public function key(): string
     {
-        return implode('/', [
+        return $this->key ??= implode('/', [
             $this->call->value,
             $this->isolated ? 'off' : 'on',
             $this->phase->value,

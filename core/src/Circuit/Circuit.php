@@ -64,6 +64,9 @@ final class Circuit
 
     private ?Netlist $rest = null;
 
+    /** @var array<string, list<At>> landed ends, by place */
+    private array $ends = [];
+
     /** @var ?list<self> the same house with each combination of what is not known of its supplies */
     private ?array $possibilities = null;
 
@@ -101,15 +104,18 @@ final class Circuit
     /** @return list<At> landed ends of every conductor at a place */
     public function endsAt(Place $place): array
     {
-        $ends = [];
-        foreach ($this->atRest()->points as $point) {
-            $at = $point->place === $place && $point->conductor !== null ? At::read($point->id) : null;
-            if ($at !== null && $this->isLanded($at)) {
-                $ends[] = $at;
-            }
-        }
-
-        return $ends;
+        return $this->ends[$place->value] ??= array_values(
+            array_filter(
+                array_map(
+                    static fn (Point $p): At => At::read($p->id),
+                    array_filter(
+                        $this->atRest()->points,
+                        static fn (Point $p): bool => $p->place === $place && $p->conductor !== null,
+                    ),
+                ),
+                $this->isLanded(...),
+            ),
+        );
     }
 
     /** What a part is called. */

@@ -20,6 +20,7 @@ use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Point;
 use Unionbit\Core\Circuit\Netlist\PointKind;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Fault\Fault;
 use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Point\At;
@@ -141,6 +142,43 @@ it('puts everything on that can be put on, and is asked alike by meter and Trace
 })
     ->with('every house')
     ->with(['as landed' => [null], 'link the other way' => [false]]);
+
+it('is asked with a fault in it as its meter reads it, live and dead', function (string $id): void {
+    $plan = House::example($id);
+    $circuit = $plan->circuit();
+    $house = AskedHouse::of($circuit);
+    $faults = House::faults()->of($circuit);
+    // The metal of a unit is there only where a fault joins it, and is asked for in every house.
+    $metal = array_values(array_filter($faults, static fn (Fault $f): bool => $f->entry === 'conductor-cabinet'));
+    usort($faults, static fn (Fault $a, Fault $b): int => crc32($id.$a->id) <=> crc32($id.$b->id));
+    $things = everyThing($plan);
+    $points = array_keys(
+        array_filter($circuit->atRest()->points, static fn (Point $p): bool => $p->probeable && ! $p->isLine()),
+    );
+    $calls = CallTable::needed($plan->installation->archetype)->calls();
+    $apart = [];
+    foreach ([...array_slice($metal, 0, 2), ...array_slice($faults, 0, 12)] as $n => $fault) {
+        foreach ([true, false] as $dead) {
+            $thing = $things[crc32($fault->id) % count($things)];
+            $hands = Hands::calling($calls[$n % count($calls)])->provedDead($dead)->with($thing);
+            $setup = $house->with($fault)->setup($hands);
+            $state = $house->with($fault)->state($hands);
+            $point = $dead ? null : $circuit->operate($setup);
+            foreach ($points as $m => $a) {
+                $b = (string) $points[($m * 7 + $n + 3) % count($points)];
+                $meter = $dead
+                    ? (new Meter($circuit))->manyOhms($setup, [[(string) $a, $b]])[0]
+                    : $point?->between((string) $a, $b);
+                $asks = $state->read($dead ? MeterMode::Ohms : MeterMode::Volts, (string) $a, $b);
+                // What carries less than 0.02 mA is taken for nothing: some millivolts across a few ohms.
+                $within = $dead ? max(0.001, 0.001 * $meter) : max(0.02, 0.001 * $meter);
+                $alike = $meter === null || $asks === null ? $meter === $asks : abs($meter - $asks) <= $within;
+                $apart = $alike ? $apart : [...$apart, "{$fault->id} {$hands->key()} {$a}–{$b}: {$meter}, {$asks}"];
+            }
+        }
+    }
+    expect(array_slice($apart, 0, 3))->toBe([]);
+})->with('every house');
 
 it('names a second pair for 0 V across a closed switch that reads otherwise with the switch open', function (
     string $id,

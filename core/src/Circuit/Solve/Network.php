@@ -122,12 +122,22 @@ final class Network
     {
         if ($this->base !== null && $this->factor === null) {
             $this->base->factored();
-
-            return isset($this->base->index[$point]);
+            if (isset($this->base->index[$point]) || ! $this->joins($point)) {
+                return isset($this->base->index[$point]);
+            }
         }
         $this->factored();
 
         return isset($this->index[$point]);
+    }
+
+    /** Whether something of it ends at a point: what a change brings in, as the metal that a conductor now touches. */
+    private function joins(string $point): bool
+    {
+        return array_any(
+            $this->netlist->elements,
+            static fn (Element $e): bool => $e->a === $point || $e->b === $point,
+        );
     }
 
     /** @return array{float, float} siemens */
