@@ -46,7 +46,7 @@ final class SurveyReadings
     public static function supplyMeasured(Job $job): bool
     {
         foreach (self::of($job) as $reading) {
-            if ($reading->mode === MeterMode::Volts && $reading->isHotToCommon()) {
+            if ($reading->mode === MeterMode::Volts && $reading->isHotToCommon(House::of($job)->installation)) {
                 return true;
             }
         }

@@ -211,7 +211,9 @@ final readonly class PowerFlag
         $corrected = $readings->pluck('corrects_id')->filter()->all();
         $last = $readings->first(
             static fn (Reading $r): bool => ! in_array($r->id, $corrected, true) &&
-                (new SurveyReading($r->a, $r->b, $r->value, $r->mode))->isHotToCommon(),
+                (new SurveyReading($r->a, $r->b, $r->value, $r->mode))->isHotToCommon(
+                    House::of($job)->installation,
+                ),
         );
 
         return $last?->value === null ? null : ['volts' => $last->value, 'at' => $last->at->toIso8601String()];

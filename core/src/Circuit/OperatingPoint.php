@@ -9,6 +9,8 @@ use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
 use Unionbit\Core\Circuit\Solve\Network;
 use Unionbit\Core\Circuit\Solve\Phasors;
+use Unionbit\Core\Point\Part;
+use Unionbit\Core\Point\Side;
 use Unionbit\Core\Words\Message;
 
 /** The settled state of a circuit: netlist with every contact where it ends up, voltages, load states. */
@@ -80,7 +82,8 @@ final readonly class OperatingPoint
             return $this->phasors->amps($lead);
         }
         $conductor = $this->netlist->points[$tip]->conductor ?? null;
-        $element = $conductor === null ? null : $this->netlist->elements["{$conductor}.h1"] ?? null;
+        $half = $conductor === null ? null : Part::half($conductor, Side::Near)->id;
+        $element = $half === null ? null : $this->netlist->elements[$half] ?? null;
 
         return $element === null ? 0.0 : $this->phasors->amps($element);
     }

@@ -226,6 +226,17 @@ final readonly class Installation
             : $this->archetype->terminalNamed($place, $read->name);
     }
 
+    /** What a screw means, at the old plate by its letter; null for what is no screw, or a print nobody understands. */
+    public function nameAt(At $at): ?TerminalName
+    {
+        if ($at->place === null || $at->screw === null) {
+            return null;
+        }
+        $known = $at->place === Place::Wall ? null : $this->screw($at->place, $at->screw)?->name;
+
+        return $known ?? Vocabulary::resolve($at->screw, $at->place, $this->archetype->reverses)->name;
+    }
+
     /** Whether something stands there that a conductor on this letter is on: the board, or a kit's adapter at it. */
     public function hasScrew(Place $place, string $printed): bool
     {

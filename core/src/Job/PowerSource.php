@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Job;
 
 use Unionbit\Core\Equipment\Transformer;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -53,7 +54,7 @@ final readonly class PowerSource
 
     private static function of(Transformer $transformer, bool $several): self
     {
-        $printed = static fn (string $point): string => substr($point, 1 + (int) strpos($point, '.'));
+        $printed = static fn (string $point): string => (string) At::read($point)->name();
         $hot = $printed($transformer->hot);
 
         return new self(

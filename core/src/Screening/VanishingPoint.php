@@ -6,6 +6,8 @@ namespace Unionbit\Core\Screening;
 
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\SurveyReading;
@@ -73,16 +75,17 @@ final class VanishingPoint
     private static function way(Installation $house): array
     {
         $first = $house->archetype->transformers[0];
-        $outdoor = ($house->outdoorCable()->to ?? Place::Outdoor)->value;
+        $outdoor = $house->outdoorCable()->to ?? Place::Outdoor;
+        $to = static fn (Place $place, string $common, string ...$hots): array => array_map(
+            static fn (string $hot): array => [At::screw($place, $hot)->id, At::screw($place, $common)->id],
+            array_values($hots),
+        );
 
         return [
-            'transformer' => [["{$first->id}.winding", $first->common]],
+            'transformer' => [[At::lead($first->id, Lead::Winding)->id, $first->common]],
             'board' => [[$first->hot, $first->common]],
-            'wall' => [['wall.R', 'wall.C'], ['wall.Rc', 'wall.C'], ['wall.Rh', 'wall.C']],
-            'outdoor unit' => array_map(
-                static fn (string $screw): array => ["{$outdoor}.{$screw}", "{$outdoor}.C"],
-                ['R', 'Y', 'Y1'],
-            ),
+            'wall' => $to(Place::Wall, 'C', 'R', 'Rc', 'Rh'),
+            'outdoor unit' => $to($outdoor, 'C', 'R', 'Y', 'Y1'),
         ];
     }
 

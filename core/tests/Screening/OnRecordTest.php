@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Job\File\ExampleHouse;
 use Unionbit\Core\Job\File\SurveyFile;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Screening\Rule\SurveyReading;
 use Unionbit\Core\Screening\Screening;
@@ -101,20 +102,34 @@ it('takes a reading for what is on record', function (): void {
         }
     }
     $points[] = 'A1.near';
+    $house = ExampleHouse::of(House::archetype('furnace-gas-1h-1c'));
     $told = [];
     foreach ($points as $a) {
         $told[$a] = implode(
             '',
-            array_map(static function (string $b) use ($a): string {
+            array_map(static function (string $b) use ($a, $house): string {
                 $reading = new SurveyReading($a, $b, 24.0);
 
-                return $reading->isHotToCommon() ? 'C' : ($reading->isFromHot() ? 'h' : '.');
+                return $reading->isHotToCommon($house) ? 'C' : ($reading->isFromHot($house) ? 'h' : '.');
             }, $points),
         );
     }
 
     expect(lines($told))->toBe(onRecord('screening-readings', lines($told)));
 });
+
+// By what the screws mean in this house, however they are printed.
+it('knows every supply\'s own screws as a hot and a common', function (string $id): void {
+    $house = ExampleHouse::of(House::archetype($id));
+    $asked = [];
+    foreach ($house->transformers() as $supply) {
+        if ($house->nameAt(At::read($supply->hot)) !== null && $house->nameAt(At::read($supply->common)) !== null) {
+            $reading = new SurveyReading($supply->hot, $supply->common, 24.0);
+            $asked[] = $reading->isHotToCommon($house) && $reading->isFromHot($house);
+        }
+    }
+    expect(array_filter($asked, static fn (bool $known): bool => ! $known))->toBe([]);
+})->with(House::ids('equipment'));
 
 it('finds where the supply vanishes as it is on record', function (): void {
     $house = ExampleHouse::of(House::archetype('furnace-gas-1h-1c'));

@@ -6,6 +6,9 @@ namespace Unionbit\Core\Job\Interview;
 
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\Lead;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
@@ -27,7 +30,7 @@ final class WantedReadings
         $first = $house->archetype->transformers[0];
         if ($first->fuseAmps !== null) {
             $wanted[] = [
-                'a' => "{$first->id}.winding",
+                'a' => At::lead($first->id, Lead::Winding)->id,
                 'b' => $first->common,
                 'label' => Message::of('job.wanted-readings.transformer-secondary'),
                 'why' => Message::of('job.wanted-readings.supply-before-fuse'),
@@ -38,16 +41,16 @@ final class WantedReadings
         $calls = self::walls($house, static fn (TerminalName $n): bool => $n->isCall());
         if ($hot !== null && $common !== null) {
             $wanted[] = [
-                'a' => "wall.{$hot}",
-                'b' => "wall.{$common}",
+                'a' => At::screw(Place::Wall, $hot)->id,
+                'b' => At::screw(Place::Wall, $common)->id,
                 'label' => Message::of('job.wanted-readings.at-wall', hot: $hot, common: $common),
                 'why' => Message::of('job.wanted-readings.supply-through-wall-cable'),
             ];
         }
         if ($hot !== null && $common === null && $calls !== []) {
             $wanted[] = [
-                'a' => "wall.{$hot}",
-                'b' => "wall.{$calls[0]}",
+                'a' => At::screw(Place::Wall, $hot)->id,
+                'b' => At::screw(Place::Wall, $calls[0])->id,
                 'label' => Message::of('job.wanted-readings.at-wall-2', hot: $hot, calls: $calls[0]),
                 'why' => Message::of('job.wanted-readings.no-c-here-idle-load', calls: $calls[0]),
             ];
@@ -57,8 +60,8 @@ final class WantedReadings
                 break;
             }
             $wanted[] = [
-                'a' => "wall.{$hot}",
-                'b' => "wall.{$call}",
+                'a' => At::screw(Place::Wall, $hot)->id,
+                'b' => At::screw(Place::Wall, $call)->id,
                 'label' => Message::of('job.wanted-readings.at-wall-3', hot: $hot, call: $call),
                 'why' => Message::of('job.wanted-readings.full-voltage-load-behind-whole'),
             ];

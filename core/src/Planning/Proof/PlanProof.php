@@ -12,6 +12,7 @@ use Unionbit\Core\Circuit\Water\FullPan;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -263,7 +264,7 @@ final readonly class PlanProof
                 );
             }
             foreach (array_keys($pan->water()) as $call) {
-                if ($plan->changes->safety !== null || self::isToStop($pan, CallName::from($call))) {
+                if ($plan->changes->safety !== null || self::isToStop($plan, $pan, CallName::from($call))) {
                     $failures[] = Message::of(
                         'planning.plan-proof.with-open-goes-on-making-water',
                         device: $pan->device->name(),
@@ -276,11 +277,20 @@ final readonly class PlanProof
         return $failures;
     }
 
-    /** A switch in R or Y is there to stop the cooling. */
-    private static function isToStop(FullPan $pan, CallName $call): bool
+    /** A switch in the hot or in the call of the cooling, however they are printed, is there to stop it. */
+    private static function isToStop(Plan $plan, FullPan $pan, CallName $call): bool
     {
+        $stops = [TerminalName::R, TerminalName::Rc, TerminalName::Y1, TerminalName::Y2];
+
         return $call->isCooling() &&
-            array_intersect($pan->device->breaks, ['R', 'Rc', 'RC', 'Y', 'Y1', 'Y2']) !== [];
+            array_any(
+                $pan->device->breaks,
+                static fn (string $printed): bool => in_array(
+                    $plan->installation->nameAt($pan->device->screw($printed)),
+                    $stops,
+                    true,
+                ),
+            );
     }
 
     /** @return list<FullPan> switches that stay as they were found and let something go on making water */

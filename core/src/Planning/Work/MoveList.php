@@ -9,6 +9,7 @@ use Unionbit\Core\Planning\Plan\FoundTie;
 use Unionbit\Core\Planning\Plan\FoundTies;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Cable;
@@ -224,7 +225,7 @@ final class MoveList
         $name = $planned->conductor->name();
 
         return new Move(
-            "{$planned->id()}.far:".($end->terminal ?? 'cap'),
+            At::far($planned->id())->id.':'.($end->terminal ?? 'cap'),
             Message::of(
                 $end->isFree() ? 'planning.move-list.cap-at-board' : 'planning.move-list.move-at-board',
                 name: $name,

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Unionbit\Core\Screening\Rule;
 
 use Unionbit\Core\Circuit\Meter\MeterMode;
+use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
+use Unionbit\Core\Terminal\TerminalName;
 
 /** A volt or ohm reading taken during the survey, between two points of the house as found. */
 final readonly class SurveyReading
@@ -18,20 +21,21 @@ final readonly class SurveyReading
     ) {
     }
 
-    public function isFromHot(): bool
+    /** Whether one of its screws is a hot of this house, however it is printed. */
+    public function isFromHot(Installation $house): bool
     {
-        return array_intersect(
-            [explode('.', $this->a)[1] ?? '', explode('.', $this->b)[1] ?? ''],
-            ['R', 'Rc', 'Rh', 'RC', 'RH', 'V', '4'],
-        ) !== [];
+        return array_any($this->names($house), static fn (TerminalName $n): bool => $n->isHot());
     }
 
-    /** Whether it was taken between a hot and the common of one place, in either order. */
-    public function isHotToCommon(): bool
+    /** Whether it was taken between a hot and a common, in either order. */
+    public function isHotToCommon(Installation $house): bool
     {
-        $letters = [explode('.', $this->a)[1] ?? '', explode('.', $this->b)[1] ?? ''];
-        $hot = array_intersect($letters, ['R', 'Rc', 'Rh', 'RC', 'RH', 'V', '4']);
+        return $this->isFromHot($house) && in_array(TerminalName::C, $this->names($house), true);
+    }
 
-        return $hot !== [] && array_intersect($letters, ['C', 'COM', 'X', 'B']) !== [];
+    /** @return list<TerminalName> what its screws mean in this house; none for what is no screw */
+    private function names(Installation $house): array
+    {
+        return array_values(array_filter([$house->nameAt(At::read($this->a)), $house->nameAt(At::read($this->b))]));
     }
 }

@@ -9,6 +9,7 @@ use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Planning\MappingRules;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Proof\Simulation;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Words\Message;
@@ -40,7 +41,7 @@ final readonly class LandingFault
         $faults = [];
         foreach ($found as $finding) {
             $part = isset($finding->conductors[0])
-                ? "{$finding->conductors[0]}.near"
+                ? At::near($finding->conductors[0])->id
                 : $finding->points[0] ?? 'house';
             $points = array_values(array_unique([$part, ...$finding->points]));
             $fault = new self($finding->code, $part, $points, $finding->named(), $opens);

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Planning\Rule\Call;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Planning\Rule\MappingRule;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
@@ -48,7 +49,7 @@ final class Mr07EmergencyHeat implements MappingRule
                         Message::of('planning.mr07.auxiliary-heat-would-call-emergency'),
                         Message::of('planning.mr07.take-tie-out-here-they'),
                         [],
-                        ["wall.{$e->printed}", "wall.{$aux->printed}"],
+                        [At::screw(Place::Wall, $e->printed)->id, At::screw(Place::Wall, $aux->printed)->id],
                     ),
                 ]
                 : [];
@@ -79,7 +80,7 @@ final class Mr07EmergencyHeat implements MappingRule
                 Message::of('planning.mr07.thermostat-closes-e-alone-in'),
                 Message::of('planning.mr07.tie-at-plate-or-land', e: $e->printed, aux: $aux->printed),
                 [],
-                ["wall.{$e->printed}"],
+                [At::screw(Place::Wall, $e->printed)->id],
             ),
         ];
     }

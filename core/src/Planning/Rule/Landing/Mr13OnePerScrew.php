@@ -7,6 +7,7 @@ namespace Unionbit\Core\Planning\Rule\Landing;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Planning\Rule\MappingRule;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
@@ -40,7 +41,7 @@ final class Mr13OnePerScrew implements MappingRule
                     Message::of('planning.mr13.screw-at-wall-takes-one', screw: $screw, room: $room),
                     Message::of('planning.mr13.move-one-or-join-both'),
                     array_map(static fn (PlannedConductor $p): string => $p->id(), $conductors),
-                    ["wall.{$screw}"],
+                    [At::screw(Place::Wall, $screw)->id],
                 );
             }
         }
@@ -54,8 +55,10 @@ final class Mr13OnePerScrew implements MappingRule
             }
         }
         foreach ($board as $point => $names) {
-            [$place, $screw] = explode('.', $point, 2);
-            $room = $plan->installation->archetype->terminal(Place::from($place), $screw)->wires ?? 1;
+            $at = At::read($point);
+            $screw = (string) $at->screw;
+            $room =
+                $at->place === null ? 1 : $plan->installation->archetype->terminal($at->place, $screw)->wires ?? 1;
             if (count($names) > $room) {
                 $findings[] = Finding::of(
                     'MR13',

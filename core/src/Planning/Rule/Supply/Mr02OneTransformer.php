@@ -7,6 +7,7 @@ namespace Unionbit\Core\Planning\Rule\Supply;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Planning\Rule\MappingRule;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
@@ -80,7 +81,7 @@ final class Mr02OneTransformer implements MappingRule
                 Message::of('planning.mr02.one-transformer-no-link-never', calls: $calls),
                 Message::of('planning.mr02.put-link-in', link: $link[0], link2: $link[1]),
                 array_values($fed),
-                ["wall.{$dead[0]}"],
+                [At::screw(Place::Wall, $dead[0])->id],
             ),
         ];
     }

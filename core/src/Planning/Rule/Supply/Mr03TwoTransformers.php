@@ -7,8 +7,10 @@ namespace Unionbit\Core\Planning\Rule\Supply;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Planning\Rule\MappingRule;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Words\Message;
 
@@ -47,7 +49,10 @@ final class Mr03TwoTransformers implements MappingRule
                     link2: $plan->profile->link[1],
                 ),
                 [],
-                array_map(static fn (string $screw): string => "wall.{$screw}", $plan->profile->link),
+                array_map(
+                    static fn (string $screw): string => At::screw(Place::Wall, $screw)->id,
+                    $plan->profile->link,
+                ),
             );
         }
         foreach (PlannedConductor::all($plan) as $planned) {

@@ -9,6 +9,7 @@ use Unionbit\Core\Planning\Plan\LetterToLetter;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\PlannedConductor;
 use Unionbit\Core\Planning\Rule\MappingRule;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Terminal\Place;
@@ -87,7 +88,7 @@ final class Mr04CommonOnCommon implements MappingRule
             ),
             Message::of('planning.mr04.land-common-of-that-supply', hot: $plan->profile->powerFrom ?? ''),
             [$planned->id()],
-            ["wall.{$planned->wall->terminal}"],
+            [At::screw(Place::Wall, (string) $planned->wall->terminal)->id],
         );
     }
 
@@ -108,7 +109,7 @@ final class Mr04CommonOnCommon implements MappingRule
                 Message::of('planning.mr04.r-meets-c-as-power', notes: $point->notes),
                 Message::of('planning.mr04.land-on-c-or-cap'),
                 [$planned->id()],
-                ["wall.{$screw}"],
+                [At::screw(Place::Wall, $screw)->id],
             );
         }
         $dead = [];
@@ -125,7 +126,7 @@ final class Mr04CommonOnCommon implements MappingRule
             Message::of('planning.mr04.nothing-blows-with-link-out', dead: $dead),
             Message::of('planning.mr04.land-on-c-or-cap-2'),
             [$planned->id()],
-            ["wall.{$screw}"],
+            [At::screw(Place::Wall, $screw)->id],
         );
     }
 }

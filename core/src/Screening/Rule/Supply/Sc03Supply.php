@@ -50,7 +50,8 @@ final class Sc03Supply implements ScreeningRule
         $first = $house->archetype->transformers[0]->id;
         foreach (array_reverse($readings) as $reading) {
             $of = $house->archetype->supplyBetween($reading->a, $reading->b);
-            $mine = $of === null ? $reading->isHotToCommon() && $supply->id === $first : $of->id === $supply->id;
+            $mine =
+                $of === null ? $reading->isHotToCommon($house) && $supply->id === $first : $of->id === $supply->id;
             if ($reading->mode === MeterMode::Volts && $reading->value !== null && $mine) {
                 return $reading;
             }

@@ -7,10 +7,12 @@ namespace Unionbit\Core\Screening\Rule\Wires;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
 use Unionbit\Core\Screening\Rule\ScreeningRule;
 use Unionbit\Core\Screening\Rule\SurveyReading;
+use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -43,7 +45,7 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
     private function finding(Installation $house, Conductor $conductor, Message $note, array $readings): Finding
     {
         $end = $conductor->id();
-        $points = ["{$end}.near", "wall.{$conductor->near->terminal}"];
+        $points = [At::near($end)->id, At::screw(Place::Wall, (string) $conductor->near->terminal)->id];
         foreach (array_reverse($readings) as $reading) {
             $here = array_intersect($points, [$reading->a, $reading->b]) !== [];
             if ($here && $reading->mode === MeterMode::Ohms) {
@@ -79,7 +81,7 @@ final readonly class Sc13AmbiguousLetter implements ScreeningRule
     /** What the ohms of a lifted conductor say, by the coils and the winding that this house can have behind it. */
     private static function means(Installation $house, SurveyReading $reading): Message
     {
-        $winding = $reading->isFromHot() ? $house->transformers()[0]->windingOhms() : 0.0;
+        $winding = $reading->isFromHot($house) ? $house->transformers()[0]->windingOhms() : 0.0;
         $coil = LoadKind::ReversingValve->dcOhms();
         $beyond = ($reading->value ?? 0.0) - $winding;
 
