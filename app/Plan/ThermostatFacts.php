@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Thermostat\LinkKind;
 use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Thermostat\RemoteControl;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -40,10 +42,10 @@ final class ThermostatFacts
                 Message::of('plan.facts.link'),
                 Message::of(
                     match ($profile->linkKind) {
-                        'removable' => 'plan.facts.link-removable',
-                        'slide' => 'plan.facts.link-slide',
-                        'automatic' => 'plan.facts.link-automatic',
-                        default => 'plan.facts.none',
+                        LinkKind::Removable => 'plan.facts.link-removable',
+                        LinkKind::Slide => 'plan.facts.link-slide',
+                        LinkKind::Automatic => 'plan.facts.link-automatic',
+                        LinkKind::None => 'plan.facts.none',
                     },
                 ),
             ),
@@ -51,9 +53,9 @@ final class ThermostatFacts
                 Message::of('plan.facts.remote'),
                 Message::of(
                     match ($profile->remoteControl) {
-                        'own radio' => 'plan.facts.remote-radio',
-                        'bridge' => 'plan.facts.remote-bridge',
-                        default => 'plan.facts.none',
+                        RemoteControl::OwnRadio => 'plan.facts.remote-radio',
+                        RemoteControl::Bridge => 'plan.facts.remote-bridge',
+                        RemoteControl::None => 'plan.facts.none',
                     },
                 ),
             ),

@@ -60,11 +60,7 @@ final class Closes
     {
         return new CallSettings(
             $settings['equipment-type'] ?? $right->equipmentType,
-            isset($settings['fan-in-heat'])
-                ? ($right->fanInHeat === 'thermostat'
-                    ? 'equipment'
-                    : 'thermostat')
-                : $right->fanInHeat,
+            isset($settings['fan-in-heat']) ? $right->fanInHeat->turned() : $right->fanInHeat,
             isset($settings['reversing-valve']) ? ($right->valve === 'O' ? 'B' : 'O') : $right->valve,
         );
     }

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Call;
 
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Dehumidify;
+use Unionbit\Core\Equipment\Heat\FanInHeat;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\Profile;
@@ -31,7 +32,7 @@ final readonly class CallTable
                 self::conventional(
                     $archetype->heatStages,
                     $archetype->coolStages,
-                    $archetype->fanInHeat === 'thermostat',
+                    $archetype->fanInHeat === FanInHeat::Thermostat,
                     self::hasFan($archetype),
                 ),
             ))->withHumidity($archetype->humidifies(), $archetype->dehumidify);
@@ -59,7 +60,7 @@ final readonly class CallTable
                 $cool,
                 min(self::auxiliaryStages($profile, $archetype), $settings->auxiliaryStages ?? 2),
                 $settings->valve,
-                $settings->fanInHeat === 'thermostat',
+                $settings->fanInHeat === FanInHeat::Thermostat,
             ),
             $type === 'dual-fuel' && $profile->heatPump => self::dualFuel(
                 $cool,
@@ -69,7 +70,7 @@ final readonly class CallTable
             default => self::conventional(
                 $type === 'cool-only' ? 0 : $heat,
                 $type === 'heat-only' ? 0 : $cool,
-                $settings->fanInHeat === 'thermostat',
+                $settings->fanInHeat === FanInHeat::Thermostat,
                 $profile->named(TerminalName::G) !== null && ($archetype === null || self::hasFan($archetype)),
             ),
         };

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Unionbit\Core\Equipment;
 
 use Unionbit\Core\Data\Copies;
+use Unionbit\Core\Equipment\Heat\FanInHeat;
+use Unionbit\Core\Equipment\Heat\HeatSource;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
@@ -15,8 +17,6 @@ final readonly class Archetype
     use Copies;
 
     /**
-     * @param  string  $heatSource  gas, oil, electric, hydronic or none
-     * @param  string  $fanInHeat  who runs the fan in heat: equipment, thermostat or none
      * @param  bool  $commonBonded  the common is bonded to the cabinet
      * @param  bool  $blowerOnCoolCall  the board runs the blower on Y alone
      * @param  list<EquipmentTerminal>  $terminals
@@ -40,11 +40,11 @@ final readonly class Archetype
         public string $id,
         public string $title,
         public string $short,
-        public string $heatSource,
+        public HeatSource $heatSource,
         public int $heatStages,
         public int $coolStages,
         public bool $reverses,
-        public string $fanInHeat,
+        public FanInHeat $fanInHeat,
         public bool $commonBonded,
         public bool $blowerOnCoolCall,
         public array $terminals,
@@ -72,7 +72,7 @@ final readonly class Archetype
     {
         return match (true) {
             $this->heatPump === null => 'conventional',
-            in_array($this->heatSource, ['gas', 'oil'], true) => 'dual-fuel',
+            $this->heatSource->burns() => 'dual-fuel',
             default => 'heat-pump',
         };
     }

@@ -6,6 +6,8 @@ namespace Unionbit\Core\Equipment;
 
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Heat\FanInHeat;
+use Unionbit\Core\Equipment\Heat\HeatSource;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Wiring\Jumper;
@@ -43,11 +45,11 @@ final class ArchetypeReader
             id: $node->string('id'),
             title: $node->string('title'),
             short: $node->string('short'),
-            heatSource: $heat->string('source'),
+            heatSource: $heat->enum('source', HeatSource::class),
             heatStages: $heat->int('stages'),
             coolStages: $cooling->int('stages'),
             reverses: $cooling->bool('reverses', false),
-            fanInHeat: $heat->string('fan'),
+            fanInHeat: $heat->enum('fan', FanInHeat::class),
             commonBonded: $node->bool('commonBonded', false),
             blowerOnCoolCall: $cooling->bool('blowerOnCall', false),
             terminals: array_map(self::terminal(...), $node->each('terminals')),

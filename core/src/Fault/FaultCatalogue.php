@@ -21,6 +21,7 @@ use Unionbit\Core\Circuit\Edit\Touching;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Heat\HeatSource;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Fault\Site\FaultPairs;
@@ -126,7 +127,7 @@ final readonly class FaultCatalogue
         return match ($entry->string('only', '')) {
             '' => true,
             'heat-pump' => $archetype->heatPump !== null,
-            default => $archetype->heatSource === $entry->string('only'),
+            default => $archetype->heatSource === $entry->enum('only', HeatSource::class),
         };
     }
 

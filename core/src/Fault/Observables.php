@@ -7,6 +7,7 @@ namespace Unionbit\Core\Fault;
 use Unionbit\Core\Circuit\Circuit;
 use Unionbit\Core\Circuit\LoadState;
 use Unionbit\Core\Circuit\OperatingPoint;
+use Unionbit\Core\Equipment\Heat\FanInHeat;
 use Unionbit\Core\Equipment\LoadKind;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Thermostat\PowerKind;
@@ -50,7 +51,7 @@ final class Observables
     /** Whether the unit starts its own blower with heat; its fan jumper turned over does the opposite. */
     private static function unitRunsFan(Circuit $circuit, ?Fault $fault): bool
     {
-        $runs = $circuit->installation->archetype->fanInHeat === 'equipment';
+        $runs = $circuit->installation->archetype->fanInHeat === FanInHeat::Equipment;
 
         return $fault?->fanTurned === true ? ! $runs : $runs;
     }

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Figures;
 
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Equipment\Heat\HeatSource;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Figures\Air\AirflowCheck;
 use Unionbit\Core\Figures\Air\AuxiliaryHeat;
@@ -68,7 +69,7 @@ final class Figures
     {
         return $plan === null ||
             ! ($figure instanceof GasPressure) ||
-            $plan->installation->archetype->heatSource === 'gas';
+            $plan->installation->archetype->heatSource === HeatSource::Gas;
     }
 
     /** @return list<Figure> */

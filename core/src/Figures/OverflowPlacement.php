@@ -11,6 +11,7 @@ use Unionbit\Core\Circuit\Water\FullPan;
 use Unionbit\Core\Circuit\Water\SwitchPlaces;
 use Unionbit\Core\Circuit\Water\WaterMakers;
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Equipment\Heat\HeatSource;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SafetyDevice;
 use Unionbit\Core\Planning\Plan\HouseChanges;
@@ -66,7 +67,7 @@ final class OverflowPlacement
         $answers = $house->answers;
         $checks = [
             [
-                $house->archetype->heatSource === 'gas' && $answers->choice('condensing') === null,
+                $house->archetype->heatSource === HeatSource::Gas && $answers->choice('condensing') === null,
                 Message::of('figures.overflow-placement.condensing-not-asked'),
             ],
             [

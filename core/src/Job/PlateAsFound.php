@@ -8,10 +8,12 @@ use Unionbit\Core\Equipment\EquipmentTerminal;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Terminal\Vocabulary;
+use Unionbit\Core\Thermostat\LinkKind;
 use Unionbit\Core\Thermostat\Meaning;
 use Unionbit\Core\Thermostat\PlateTerminal;
 use Unionbit\Core\Thermostat\PowerKind;
 use Unionbit\Core\Thermostat\Profile;
+use Unionbit\Core\Thermostat\RemoteControl;
 use Unionbit\Core\Wiring\End;
 use Unionbit\Core\Wiring\EndState;
 use Unionbit\Core\Wiring\Landing;
@@ -57,7 +59,7 @@ final class PlateAsFound
             title: Message::of('job.plate-as-found.plate-as-found'),
             terminals: $terminals,
             link: $link,
-            linkKind: 'removable',
+            linkKind: LinkKind::Removable,
             heatStages: 1 + ($has(TerminalName::W2) ? 1 : 0),
             coolStages: 1 + ($has(TerminalName::Y2) ? 1 : 0),
             switchesInFace: ! $receiver && $installation->facts->oldSwitches !== 'base',
@@ -68,7 +70,7 @@ final class PlateAsFound
             },
             powerFrom: $onC ? $hots[0]->printed ?? null : null,
             powerVa: $onC ? self::USUAL_VA : 0.0,
-            remoteControl: 'none',
+            remoteControl: RemoteControl::None,
             menu: [],
             heatPump: $installation->archetype->heatPump !== null,
             outputs: $receiver ? Place::Module : Place::Wall,

@@ -9,6 +9,7 @@ use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\OperatingPoint;
 use Unionbit\Core\Circuit\Setup;
 use Unionbit\Core\Equipment\Archetype;
+use Unionbit\Core\Equipment\Heat\HeatSource;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Setting\Key\SettingKey;
@@ -93,7 +94,7 @@ final readonly class CallConsequence
                             'setting.calls.blows',
                             call: $call->label(),
                             load: $load->label,
-                            source: $this->archetype->heatSource,
+                            source: $this->archetype->heatSource->value,
                         )
                         : Message::of('setting.calls.also', call: $call->label(), load: $load->label);
             } elseif (! in_array($load->id, $in, true) && in_array($load->id, $wanted, true)) {
@@ -231,7 +232,7 @@ final readonly class CallConsequence
             fn (string $id): bool => $this->archetype->load($id)?->observable === Observable::Burner,
         );
 
-        return $call->isHeating() && ($lit !== [] || $this->archetype->heatSource === 'hydronic');
+        return $call->isHeating() && ($lit !== [] || $this->archetype->heatSource === HeatSource::Hydronic);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Unionbit\Core\Setting;
 
 use Unionbit\Core\Call\CallSettings;
 use Unionbit\Core\Equipment\Dehumidify;
+use Unionbit\Core\Equipment\Heat\FanInHeat;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Setting\Key\HasSteps;
 use Unionbit\Core\Setting\Key\OwnChoices;
@@ -53,7 +54,7 @@ final class Derivation
         $fuel = $entered[SettingKey::HeatFuel->value] ?? null;
         $fan =
             $entered[SettingKey::FanInHeat->value] ??
-            ($fuel === null || $fuel === $plan->installation->archetype->heatSource
+            ($fuel === null || $fuel === $plan->installation->archetype->heatSource->value
                 ? null
                 : ['electric' => 'thermostat', 'hydronic' => 'none'][$fuel] ?? 'equipment');
         // Set to another type, the thermostat does with backup heat what that type does, until it is told otherwise.
@@ -66,7 +67,7 @@ final class Derivation
 
         return new CallSettings(
             $value(SettingKey::EquipmentType) ?? 'conventional',
-            $fan ?? $plan->installation->archetype->fanInHeat,
+            FanInHeat::tryFrom($fan ?? '') ?? $plan->installation->archetype->fanInHeat,
             $value(SettingKey::ReversingValve) ?? 'O',
             $stages(SettingKey::OutdoorStages),
             $stages(SettingKey::HeatStages),

@@ -25,7 +25,6 @@ final readonly class Profile
     /**
      * @param  list<PlateTerminal>  $terminals
      * @param  ?array{string, string}  $link  the two hot screws that the Rc–Rh link joins
-     * @param  string  $linkKind  removable, slide, automatic or none
      * @param  bool  $switchesInFace  pulling the face opens every circuit; otherwise they are in the base
      * @param  ?string  $powerFrom  hot screw that its electronics take power from
      * @param  float  $powerVa  load it puts on R–C, VA at 24 V
@@ -40,7 +39,6 @@ final readonly class Profile
      *     has none
      * @param  int  $testWait  seconds that its test menu waits before it closes a call
      * @param  bool  $isVaTaken  nobody has measured what it draws: no current at rest is expected of it
-     * @param  string  $remoteControl  none, own radio or bridge
      * @param  array<string, array{label: string, choices: array<string, string>}>  $menu  the profile's own words for
      *                                                                                     settings and choices, by key
      */
@@ -49,14 +47,14 @@ final readonly class Profile
         public Message $title,
         public array $terminals,
         public ?array $link,
-        public string $linkKind,
+        public LinkKind $linkKind,
         public int $heatStages,
         public int $coolStages,
         public bool $switchesInFace,
         public PowerKind $power,
         public ?string $powerFrom,
         public float $powerVa,
-        public string $remoteControl,
+        public RemoteControl $remoteControl,
         public array $menu,
         public bool $heatPump = false,
         public string $idleValve = 'off',

@@ -47,14 +47,16 @@ final class ProfileReader
                 $node->each('terminals'),
             ),
             link: count($between) === 2 ? [$between[0], $between[1]] : null,
-            linkKind: $link->string('kind'),
+            linkKind: $link->enum('kind', LinkKind::class),
             heatStages: $node->at('stages')->int('heat'),
             coolStages: $node->at('stages')->int('cool'),
             switchesInFace: $node->string('switches') === 'face',
             power: $power->enum('kind', PowerKind::class),
             powerFrom: $power->has('from') ? $power->string('from') : null,
             powerVa: $power->number('va', 0.0, 0.0, 20.0),
-            remoteControl: $node->string('remoteControl', 'none'),
+            remoteControl: $node->has('remoteControl')
+                ? $node->enum('remoteControl', RemoteControl::class)
+                : RemoteControl::None,
             menu: $menu,
             heatPump: $node->bool('heatPump', false),
             idleValve: $node->string('idleValve', 'off'),

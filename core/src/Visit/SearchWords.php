@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Visit;
 
 use Unionbit\Core\Equipment\Dehumidify;
+use Unionbit\Core\Equipment\Heat\HeatSource;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -189,7 +190,7 @@ final class SearchWords
                 ? []
                 : ['heat pump', 'reversing valve', 'defrost', 'balance point', 'lockout', 'emergency heat'],
             ...$pump !== null && $pump->auxiliaryStages > 0 ? ['auxiliary heat', 'strip heat'] : [],
-            ...$archetype->heatSource === 'electric' ? ['strip heat'] : [],
+            ...$archetype->heatSource === HeatSource::Electric ? ['strip heat'] : [],
             ...$archetype->system() === 'dual-fuel' ? ['dual fuel', 'furnace', 'auxiliary heat'] : [],
             ...$archetype->coolStages > 0 ? ['cooling', 'outdoor unit'] : [],
             ...$archetype->coolStages > 1 || $archetype->heatStages > 1 ? ['two stage'] : [],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallSettings;
 use Unionbit\Core\Call\CallTable;
+use Unionbit\Core\Equipment\Heat\FanInHeat;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Tests\Support\House;
 
@@ -20,7 +21,7 @@ it('closes what the thermostat makes of its settings', function (
     string $call,
     ?array $closes,
 ) use ($letters): void {
-    $table = CallTable::made(House::profile(House::C_POWERED), new CallSettings($type, $fan));
+    $table = CallTable::made(House::profile(House::C_POWERED), new CallSettings($type, FanInHeat::from($fan)));
 
     expect($table->has(CallName::from($call)) ? $letters($table->closes(CallName::from($call))) : null)->toBe(
         $closes,

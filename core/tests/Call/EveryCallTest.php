@@ -6,6 +6,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallSettings;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Setup;
+use Unionbit\Core\Equipment\Heat\FanInHeat;
 use Unionbit\Core\Planning\Proof\CallProof;
 use Unionbit\Core\Planning\Proof\Simulation;
 use Unionbit\Core\Terminal\TerminalName;
@@ -161,21 +162,21 @@ it('shows on the circuit what a wrong thermostat or setting does', function (
     'O type set to conventional cools without its valve: it heats' => [
         'heat-pump-o-1c-1aux',
         'c-powered-3h-2c',
-        new CallSettings('conventional', 'thermostat'),
+        new CallSettings('conventional', FanInHeat::Thermostat),
         'cool-1',
         ['contactor', 'blower-relay'],
     ],
     'valve set to B on an O type: heats with the valve in, so it cools' => [
         'heat-pump-o-1c-1aux',
         'c-powered-3h-2c',
-        new CallSettings('heat-pump', 'thermostat', 'B'),
+        new CallSettings('heat-pump', FanInHeat::Thermostat, 'B'),
         'heat-1',
         ['valve', 'contactor', 'blower-relay'],
     ],
     'the same right' => [
         'heat-pump-o-1c-1aux',
         'c-powered-3h-2c',
-        new CallSettings('heat-pump', 'thermostat', 'O'),
+        new CallSettings('heat-pump', FanInHeat::Thermostat, 'O'),
         'heat-1',
         ['contactor', 'blower-relay'],
     ],

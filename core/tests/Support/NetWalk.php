@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Tests\Support;
 
+use Unionbit\Core\Equipment\Heat\FanInHeat;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Plan;
@@ -139,7 +140,7 @@ final class NetWalk
             }
         }
         if ($valve === null) {
-            $with = $a->fanInHeat === 'thermostat' ? $fan : [];
+            $with = $a->fanInHeat === FanInHeat::Thermostat ? $fan : [];
             for ($stage = 1; $stage <= $a->heatStages; $stage++) {
                 $calls["heat-{$stage}"] = [...array_slice(['W1', 'W2'], 0, $stage), ...$with];
             }
@@ -148,7 +149,7 @@ final class NetWalk
         }
         $calls['defrost'] = $calls['heat-1'];
         $top = $calls["heat-{$a->coolStages}"];
-        if ($a->heatSource === 'gas' || $a->heatSource === 'oil') {
+        if ($a->heatSource->burns()) {
             for ($stage = 1; $stage <= $a->heatStages; $stage++) {
                 $calls["furnace-{$stage}"] = array_slice(['Aux', 'W2'], 0, $stage);
             }

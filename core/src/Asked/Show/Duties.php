@@ -7,6 +7,7 @@ namespace Unionbit\Core\Asked\Show;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Call\CallTable;
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Equipment\Heat\FanInHeat;
 use Unionbit\Core\Equipment\Observable;
 
 /** What each call of a house should run and should not, by what its equipment needs, whatever its wiring does. */
@@ -46,7 +47,7 @@ final readonly class Duties
             array_keys($wanted),
             static fn (string $key): bool => ($wanted[$key] ?? '') === 'yes' && Observable::from($key)->needsAir(),
         );
-        if ($heats && $archetype->fanInHeat === 'equipment' && isset($wanted[Observable::Blower->value])) {
+        if ($heats && $archetype->fanInHeat === FanInHeat::Equipment && isset($wanted[Observable::Blower->value])) {
             $wanted[Observable::Blower->value] = 'yes';
         }
 

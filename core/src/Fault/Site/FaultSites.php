@@ -7,6 +7,7 @@ namespace Unionbit\Core\Fault\Site;
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Circuit\Netlist\ElementKind;
 use Unionbit\Core\Circuit\Netlist\Netlist;
+use Unionbit\Core\Equipment\Heat\FanInHeat;
 use Unionbit\Core\Equipment\Load;
 use Unionbit\Core\Equipment\Observable;
 use Unionbit\Core\Equipment\SharedKit;
@@ -100,7 +101,7 @@ final readonly class FaultSites
     /** A blower that heat needs, run by the unit or by the thermostat. */
     public function fanInHeat(): bool
     {
-        return $this->installation->archetype->fanInHeat !== 'none' && $this->has(Observable::Blower);
+        return $this->installation->archetype->fanInHeat !== FanInHeat::None && $this->has(Observable::Blower);
     }
 
     public function has(Observable $observable): bool

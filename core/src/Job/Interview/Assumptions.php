@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Job\Interview;
 
+use Unionbit\Core\Equipment\Heat\HeatSource;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\LinkState;
 use Unionbit\Core\Wiring\Conductor;
@@ -66,7 +67,7 @@ final class Assumptions
     private static function ofWater(Installation $house): array
     {
         $watched = $house->facts->floats() !== [];
-        $gas = $house->archetype->heatSource === 'gas';
+        $gas = $house->archetype->heatSource === HeatSource::Gas;
         $stages = $house->archetype->coolStages > 1;
 
         return [

@@ -9,6 +9,7 @@ use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\RunsOn;
 use Unionbit\Core\Terminal\Place;
+use Unionbit\Core\Thermostat\RemoteControl;
 use Unionbit\Core\Words\Message;
 
 /** A plan for the people who live there: no letters, no codes. */
@@ -62,9 +63,9 @@ final class PlainWords
             ? Message::of('planning.plain-words.wall-unit-on-batteries')
             : Message::of('planning.plain-words.runs-on', on: RunsOn::in($candidate->plan)->value);
         $parts[] = match ($profile->remoteControl) {
-            'none' => Message::of('planning.plain-words.cannot-be-set-from-telephone'),
-            'bridge' => Message::of('planning.plain-words.can-be-set-from-telephone'),
-            default => Message::of('planning.plain-words.can-be-set-from-telephone-2'),
+            RemoteControl::None => Message::of('planning.plain-words.cannot-be-set-from-telephone'),
+            RemoteControl::Bridge => Message::of('planning.plain-words.can-be-set-from-telephone'),
+            RemoteControl::OwnRadio => Message::of('planning.plain-words.can-be-set-from-telephone-2'),
         };
         if ($candidate->plan->changes->safety !== null) {
             $parts[] = Message::of('planning.plain-words.water-switch-moved-so-full');
@@ -121,10 +122,10 @@ final class PlainWords
         if (RunsOn::in($plan) === RunsOn::Charging) {
             $tasks[] = 'charge';
         }
-        if ($plan->profile->remoteControl === 'bridge') {
+        if ($plan->profile->remoteControl === RemoteControl::Bridge) {
             $tasks[] = 'bridge';
         }
-        if ($plan->profile->remoteControl !== 'none') {
+        if ($plan->profile->remoteControl !== RemoteControl::None) {
             $tasks[] = 'account';
         }
 

@@ -20,6 +20,7 @@ use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Terminal\TerminalName;
 use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Thermostat\RemoteControl;
 use Unionbit\Core\Wiring\Conductor;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
@@ -139,7 +140,7 @@ final readonly class PlanOffer
             ),
         ];
 
-        return $this->plan->profile->remoteControl === 'none'
+        return $this->plan->profile->remoteControl === RemoteControl::None
             ? [...$lost, Message::of('planning.plan-offer.no-remote-control')]
             : $lost;
     }

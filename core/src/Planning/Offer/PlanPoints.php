@@ -8,6 +8,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Planning\Plan\WayOut;
 use Unionbit\Core\Thermostat\PowerKind;
+use Unionbit\Core\Thermostat\RemoteControl;
 
 /** What an offered plan asks and gives up, in the points by which plans are ranked; fewer are better. */
 final readonly class PlanPoints
@@ -80,7 +81,7 @@ final readonly class PlanPoints
             self::ACCESSORY * count($offer->accessories()) +
             Wishes::POINTS * count($offer->unmet()) +
             self::WATER * count($offer->proof->leaks()) +
-            ($offer->plan->profile->remoteControl === 'none' ? 1.5 : 0.0);
+            ($offer->plan->profile->remoteControl === RemoteControl::None ? 1.5 : 0.0);
         foreach ($offer->lostCalls() as $call) {
             $points += self::LOSS[$call] ?? 2.0;
         }

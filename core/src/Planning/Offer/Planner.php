@@ -7,6 +7,7 @@ namespace Unionbit\Core\Planning\Offer;
 use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Equipment\Dehumidify;
 use Unionbit\Core\Equipment\EquipmentTerminal;
+use Unionbit\Core\Equipment\Heat\HeatSource;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Planning\Plan\Draft;
 use Unionbit\Core\Planning\Plan\FoundTies;
@@ -242,7 +243,7 @@ final class Planner
             $pump->emergency === 'own' ||
             $draft->profile->outputs !== Place::Wall ||
             $draft->carrier(TerminalName::E) !== null ||
-            $draft->house->archetype->heatSource !== 'electric'
+            $draft->house->archetype->heatSource !== HeatSource::Electric
         ) {
             return $draft;
         }

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Planning\Offer;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Planning\Plan\RunsOn;
 use Unionbit\Core\Planning\Proof\CallProof;
+use Unionbit\Core\Thermostat\RemoteControl;
 use Unionbit\Core\Words\Message;
 
 /** What was wished of the new thermostat, held against one plan: what it does not give is named and costs its rank. */
@@ -26,7 +27,7 @@ final class Wishes
         $budget = $answers->choice('budget');
         $proves = static fn (CallName $call): bool => self::proves($offer, $call);
         $checks = [
-            'remote' => $answers->is('remote', 'yes') && $offer->plan->profile->remoteControl === 'none',
+            'remote' => $answers->is('remote', 'yes') && $offer->plan->profile->remoteControl === RemoteControl::None,
             'batteries' => $answers->is('batteries', 'no') && RunsOn::needsBatteries($offer->plan),
             'humidify' => $answers->is('humidity', 'humidify', 'both') && ! $proves(CallName::Humidify),
             'dehumidify' => $answers->is('humidity', 'dehumidify', 'both') && ! $proves(CallName::Dehumidify),
@@ -62,8 +63,8 @@ final class Wishes
     {
         $answers = $offer->plan->installation->answers;
         $met = [];
-        if ($answers->is('remote', 'yes') && $offer->plan->profile->remoteControl !== 'none') {
-            $met[] = Message::of('planning.wishes.remote', how: $offer->plan->profile->remoteControl);
+        if ($answers->is('remote', 'yes') && $offer->plan->profile->remoteControl !== RemoteControl::None) {
+            $met[] = Message::of('planning.wishes.remote', how: $offer->plan->profile->remoteControl->value);
         }
         if ($answers->is('wallPlace', 'may', 'should') && RunsOn::isRadio($offer->plan)) {
             $met[] = Message::of('planning.thermostat-choice.wall-unit-can-hang-anywhere');

@@ -7,6 +7,7 @@ namespace Unionbit\Core\Proving\Steps;
 use Unionbit\Core\Asked\Face;
 use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Call\CallName;
+use Unionbit\Core\Equipment\Heat\FanInHeat;
 use Unionbit\Core\Fault\Look;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Point\At;
@@ -61,7 +62,7 @@ final class LookSteps
             [Look::TugOnward, count($plan->installation->cables) > count($plan->installation->wallCables())],
             [Look::Strands, true],
             [Look::Spares, $spares !== []],
-            [Look::FanJumper, $archetype->fanInHeat !== 'none'],
+            [Look::FanJumper, $archetype->fanInHeat !== FanInHeat::None],
         ];
 
         return array_map(

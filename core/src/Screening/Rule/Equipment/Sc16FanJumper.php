@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Screening\Rule\Equipment;
 
+use Unionbit\Core\Equipment\Heat\FanInHeat;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Rule\Finding;
 use Unionbit\Core\Rule\Severity;
@@ -17,10 +18,10 @@ final readonly class Sc16FanJumper implements ScreeningRule
     {
         $jumper = $installation->answers->choice('fanJumper');
         $runs = $installation->archetype->fanInHeat;
-        if ($jumper === null || $jumper === 'none' || $runs === 'none') {
+        if ($jumper === null || $jumper === 'none' || $runs === FanInHeat::None) {
             return [];
         }
-        $unit = $jumper === 'gas' ? 'equipment' : 'thermostat';
+        $unit = $jumper === 'gas' ? FanInHeat::Equipment : FanInHeat::Thermostat;
 
         return $unit === $runs
             ? [
@@ -28,7 +29,7 @@ final readonly class Sc16FanJumper implements ScreeningRule
                     'SC16',
                     Severity::Good,
                     Message::of('screening.sc16.fan-jumper-on', jumper: $jumper),
-                    $runs === 'equipment'
+                    $runs === FanInHeat::Equipment
                         ? Message::of('screening.sc16.unit-runs-own-blower-with')
                         : Message::of('screening.sc16.thermostat-calls-fan-with-heat'),
                     Message::of('screening.sc16.nothing-do'),
@@ -41,9 +42,9 @@ final readonly class Sc16FanJumper implements ScreeningRule
                     Message::of(
                         'screening.sc16.fan-jumper-on-but-should',
                         jumper: $jumper,
-                        clause: $runs === 'equipment' ? 'unit' : 'thermostat',
+                        clause: $runs === FanInHeat::Equipment ? 'unit' : 'thermostat',
                     ),
-                    $runs === 'equipment'
+                    $runs === FanInHeat::Equipment
                         ? Message::of('screening.sc16.unit-then-waits-for-fan')
                         : Message::of('screening.sc16.unit-then-starts-blower-by'),
                     Message::of('screening.sc16.move-jumper-or-set-thermostats'),

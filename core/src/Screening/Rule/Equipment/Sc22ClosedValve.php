@@ -23,7 +23,7 @@ final readonly class Sc22ClosedValve implements ScreeningRule
             Finding::of(
                 'SC22',
                 Severity::Warning,
-                Message::of('screening.sc22.closed', source: $installation->archetype->heatSource),
+                Message::of('screening.sc22.closed', source: $installation->archetype->heatSource->value),
                 Message::of('screening.sc22.every-voltage-right-no-heat'),
                 Message::of('screening.sc22.ask-why-before-opening'),
             ),

@@ -44,7 +44,7 @@ final readonly class EquipmentTypeSetting implements DecidesCalls
             'heat-pump' => $archetype->heatPump?->auxiliaryStages === 0
                 ? Message::of('setting.equipment-type.heat-pump-alone')
                 : Message::of('setting.equipment-type.heat-pump'),
-            'dual-fuel' => Message::of('setting.equipment-type.dual-fuel', fuel: $archetype->heatSource),
+            'dual-fuel' => Message::of('setting.equipment-type.dual-fuel', fuel: $archetype->heatSource->value),
             default => Message::of('setting.equipment-type.conventional'),
         };
     }

@@ -19,7 +19,7 @@ final readonly class FanInHeatSetting implements DecidesCalls
 
     public function value(Plan $plan): string
     {
-        return $plan->installation->archetype->fanInHeat;
+        return $plan->installation->archetype->fanInHeat->value;
     }
 
     public function choice(string $choice): Message
@@ -34,7 +34,7 @@ final readonly class FanInHeatSetting implements DecidesCalls
             'none' => Message::of('setting.fan-in-heat.none'),
             default => Message::of(
                 'setting.fan-in-heat.equipment',
-                fuel: $plan->installation->archetype->heatSource,
+                fuel: $plan->installation->archetype->heatSource->value,
             ),
         };
     }

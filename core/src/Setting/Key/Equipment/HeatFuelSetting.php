@@ -22,7 +22,7 @@ final readonly class HeatFuelSetting implements DecidesCalls
         $archetype = $plan->installation->archetype;
         $heats = $archetype->heatStages > 0 || ($archetype->heatPump->auxiliaryStages ?? 0) > 0;
 
-        return $heats ? $archetype->heatSource : null;
+        return $heats ? $archetype->heatSource->value : null;
     }
 
     public function choice(string $choice): Message

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Setting\Key\Equipment;
 
+use Unionbit\Core\Equipment\Heat\HeatSource;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Setting\Key\OwnChoices;
 use Unionbit\Core\Setting\Key\SaysConsequence;
@@ -20,7 +21,7 @@ final readonly class LeakCheckSetting implements OwnChoices, SaysConsequence
 
     public function value(Plan $plan): ?string
     {
-        return $plan->installation->archetype->heatSource === 'gas' ? 'not-opened' : null;
+        return $plan->installation->archetype->heatSource === HeatSource::Gas ? 'not-opened' : null;
     }
 
     public function choices(Plan $plan): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Unionbit\Core\Setting\Key\Thermostat;
 
+use Unionbit\Core\Equipment\Archetype;
 use Unionbit\Core\Planning\Plan\Plan;
 use Unionbit\Core\Setting\Key\Menu;
 use Unionbit\Core\Setting\Key\SaysConsequence;
@@ -27,7 +28,7 @@ final readonly class CyclesSetting implements SaysConsequence
         if ($archetype->heatStages === 0 && ($archetype->heatPump->auxiliaryStages ?? 0) === 0) {
             return null;
         }
-        $wanted = self::USUAL[$archetype->system() === 'heat-pump' ? 'heat-pump' : $archetype->heatSource] ?? '5';
+        $wanted = self::USUAL[self::heat($archetype)] ?? '5';
         $choices = Menu::choices($plan, $this->key());
 
         return $choices === [] || in_array($wanted, $choices, true) ? $wanted : $choices[0];
@@ -40,10 +41,12 @@ final readonly class CyclesSetting implements SaysConsequence
 
     public function reason(Plan $plan, string $value): Message
     {
-        $archetype = $plan->installation->archetype;
-        $heat = $archetype->system() === 'heat-pump' ? 'heat-pump' : $archetype->heatSource;
+        return Message::of('setting.cycles.reason', heat: self::heat($plan->installation->archetype));
+    }
 
-        return Message::of('setting.cycles.reason', heat: $heat);
+    private static function heat(Archetype $archetype): string
+    {
+        return $archetype->system() === 'heat-pump' ? 'heat-pump' : $archetype->heatSource->value;
     }
 
     public function consequence(Plan $plan, string $choice): Message

@@ -10,6 +10,7 @@ use Unionbit\Core\Setting\Key\HasSteps;
 use Unionbit\Core\Setting\Key\OwnChoices;
 use Unionbit\Core\Setting\Key\SaysConsequence;
 use Unionbit\Core\Setting\Key\SettingKey;
+use Unionbit\Core\Thermostat\RemoteControl;
 use Unionbit\Core\Words\Message;
 
 /** How the thermostat joins the network, what to go through with the customer, and what "offline" then means. */
@@ -23,7 +24,7 @@ final readonly class RemoteSetting implements HasSteps, OwnChoices, SaysConseque
     public function value(Plan $plan): ?string
     {
         return match (true) {
-            $plan->profile->remoteControl === 'none' => null,
+            $plan->profile->remoteControl === RemoteControl::None => null,
             $plan->installation->answers->is('remote', 'no') => 'none',
             default => 'join',
         };
@@ -58,7 +59,7 @@ final readonly class RemoteSetting implements HasSteps, OwnChoices, SaysConseque
     {
         return $value === 'none'
             ? Message::of('setting.remote.not-wished')
-            : Message::of('setting.remote.reason', by: $plan->profile->remoteControl);
+            : Message::of('setting.remote.reason', by: $plan->profile->remoteControl->value);
     }
 
     public function consequence(Plan $plan, string $choice): Message
@@ -72,9 +73,11 @@ final readonly class RemoteSetting implements HasSteps, OwnChoices, SaysConseque
             return [];
         }
 
+        $bridge = $plan->profile->remoteControl === RemoteControl::Bridge;
+
         return [
             Message::of('setting.remote.step-proved'),
-            ...$plan->profile->remoteControl === 'bridge' ? [Message::of('setting.remote.step-bridge')] : [],
+            ...$bridge ? [Message::of('setting.remote.step-bridge')] : [],
             Message::of('setting.remote.step-signal'),
             Message::of('setting.remote.step-account'),
             Message::of('setting.remote.step-place'),
