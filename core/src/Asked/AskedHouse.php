@@ -82,9 +82,8 @@ final readonly class AskedHouse
         if ($this->fault === null && $this->changes === []) {
             return $this->sound($hands);
         }
-        $point = fn (): OperatingPoint => $this->circuit->operate($this->setup($hands));
 
-        return $this->unmoved($hands) ?? $this->live($point());
+        return $this->unmoved($hands) ?? $this->live($this->circuit->operate($this->setup($hands)));
     }
 
     private function live(OperatingPoint $point): HouseState

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Asked;
 
 use Unionbit\Core\Asked\Thing\Bare;
+use Unionbit\Core\Asked\Thing\DoorHeld;
 use Unionbit\Core\Asked\Thing\Jumper;
 use Unionbit\Core\Asked\Thing\LeadLifted;
 use Unionbit\Core\Asked\Thing\LiftedEnd;
@@ -105,6 +106,12 @@ final class Contacts
         return $this->nodes[$at->id] ?? null;
     }
 
+    /** The same, or what is no name of this house as it was said: the netlist may have it there. */
+    private function own(At $at): string
+    {
+        return $this->nodes[$at->id] ?? $at->id;
+    }
+
     public function has(At $at): bool
     {
         return isset($this->nodes[$at->id]);
@@ -118,7 +125,7 @@ final class Contacts
             return At::off((string) $lead->part, $lead->lead)->id;
         }
 
-        return $hands->face() === Face::Bare ? $this->copper($at) : $this->node($at) ?? $at->id;
+        return $hands->face() === Face::Bare ? $this->copper($at) : $this->own($at);
     }
 
     /** A jumper between what its ends touch. */
@@ -201,7 +208,7 @@ final class Contacts
     /** Where a person stands to touch a point; the indoor unit for what has no place of its own. */
     public function placeOf(At $at): Place
     {
-        $node = $this->node($at) ?? $at->id;
+        $node = $this->own($at);
 
         return ($this->netlist->points[$node] ?? null)->place ?? ($at->place ?? Place::Indoor);
     }
@@ -210,7 +217,7 @@ final class Contacts
     public function plain(Hands $hands): Hands
     {
         $bare = $hands->face() === Face::Bare;
-        $point = fn (At $at): At => At::read($bare ? $this->copper($at) : $this->node($at) ?? $at->id);
+        $point = fn (At $at): At => At::read($bare ? $this->copper($at) : $this->own($at));
         $plain = $hands->holding($hands->things->butNot(Jumper::class));
         foreach ($hands->things->each(Jumper::class) as $jumper) {
             $plain = $plain->jumping($point($jumper->a), $point($jumper->b));
@@ -236,8 +243,7 @@ final class Contacts
     {
         $things = $hands->things->butNot(Jumper::class)->butNot(Bare::class);
         foreach ($hands->things->each(Jumper::class) as $jumper) {
-            [$a, $b] = [$this->node($jumper->a) ?? $jumper->a->id, $this->node($jumper->b) ?? $jumper->b->id];
-            $things = $things->with(new Jumper(At::read($a), At::read($b)));
+            $things = $things->with(new Jumper(At::read($this->own($jumper->a)), At::read($this->own($jumper->b))));
         }
 
         return $things;
@@ -246,7 +252,7 @@ final class Contacts
     /** The copper that was on a screw of the wall; any other point by the circuit's own name. */
     private function copper(At $at): string
     {
-        $node = $this->node($at) ?? $at->id;
+        $node = $this->own($at);
 
         return $at->place === Place::Wall ? $this->endOn($node)->id ?? $node : $node;
     }
@@ -285,6 +291,6 @@ final class Contacts
     /** @return list<string> switches of the line that can be held closed */
     public function holdable(): array
     {
-        return $this->circuit->installation->archetype->doorSwitch ? ['door'] : [];
+        return $this->circuit->installation->archetype->doorSwitch ? [DoorHeld::DOOR] : [];
     }
 }

@@ -18,19 +18,25 @@ use Unionbit\Core\Point\At;
  * Everything that a person does to a house before a reading: what the thermostat is asked for, whether the power is
  * off, what is put on, lifted and held. The one set-up of Prove, Trace, dock and strip.
  */
-final class Hands
+final readonly class Hands
 {
-    private ?string $key = null;
+    private string $key;
 
-    private ?Face $face = null;
+    private Face $face;
 
     /** @param  bool  $isolated  power off and proved dead */
     private function __construct(
-        public readonly CallName $call,
-        public readonly bool $isolated,
-        public readonly Phase $phase,
-        public readonly Things $things,
+        public CallName $call,
+        public bool $isolated,
+        public Phase $phase,
+        public Things $things,
     ) {
+        $this->face = match (true) {
+            $things->any(Bare::class) => Face::Bare,
+            $things->any(FaceOff::class) => Face::Off,
+            default => Face::On,
+        };
+        $this->key = implode('/', [$call->value, $isolated ? 'off' : 'on', $phase->value, $things->key()]);
     }
 
     /** Power on, the thermostat asked for this call. */
@@ -114,11 +120,7 @@ final class Hands
 
     public function face(): Face
     {
-        return $this->face ??= match (true) {
-            $this->things->any(Bare::class) => Face::Bare,
-            $this->things->any(FaceOff::class) => Face::Off,
-            default => Face::On,
-        };
+        return $this->face;
     }
 
     /** @return list<string> supplies with the test breaker in the fuse's place */
@@ -148,11 +150,6 @@ final class Hands
     /** The same for two that are the same. */
     public function key(): string
     {
-        return $this->key ??= implode('/', [
-            $this->call->value,
-            $this->isolated ? 'off' : 'on',
-            $this->phase->value,
-            $this->things->key(),
-        ]);
+        return $this->key;
     }
 }

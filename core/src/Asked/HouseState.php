@@ -16,6 +16,9 @@ use Unionbit\Core\Circuit\Solve\Network;
 /** One house in one set-up, with what is wrong in it: every pair of points, every current, every sign. */
 final class HouseState
 {
+    /** Amperes that part two states of a call: less than any leak of the catalogue carries. */
+    private const SAME_AMPS = 0.001;
+
     /** @var ?array<string, string> an island's first point, by point */
     private ?array $islands = null;
 
@@ -131,24 +134,19 @@ final class HouseState
         return $states;
     }
 
-    /** Whether every part carries the same current as in another state of the house, within so many amperes. */
-    public function carriesTheSame(self $other, float $within): bool
+    /** Whether every part carries the same current as in another state of the house. */
+    public function carriesTheSame(self $other): bool
     {
         [$one, $then] = [$this->point, $other->point];
         if ($one === null || $then === null) {
             return false;
         }
 
-        return array_all($this->netlist->elements, static function (Element $e) use (
-            $one,
-            $then,
-            $other,
-            $within,
-        ): bool {
+        return array_all($this->netlist->elements, static function (Element $e) use ($one, $then, $other): bool {
             $same = $other->netlist->elements[$e->id] ?? null;
             $amps = $same === null ? 0.0 : $then->phasors->amps($same);
 
-            return abs($amps - $one->phasors->amps($e)) <= $within;
+            return abs($amps - $one->phasors->amps($e)) <= self::SAME_AMPS;
         });
     }
 

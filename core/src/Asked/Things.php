@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Asked;
 
 use Unionbit\Core\Asked\Thing\Jumper;
+use Unionbit\Core\Asked\Thing\LeadLifted;
 use Unionbit\Core\Asked\Thing\LiftedEnd;
 use Unionbit\Core\Asked\Thing\SupplyOff;
 use Unionbit\Core\Asked\Thing\Thing;
@@ -73,6 +74,21 @@ final readonly class Things
         }
 
         return $found;
+    }
+
+    /** @return list<At> ends of conductors and leads of loads that are off */
+    public function lifted(): array
+    {
+        $lifted = [];
+        foreach ($this->all as $thing) {
+            if ($thing instanceof LiftedEnd) {
+                $lifted[] = $thing->end;
+            } elseif ($thing instanceof LeadLifted) {
+                $lifted[] = $thing->at();
+            }
+        }
+
+        return $lifted;
     }
 
     /** @param  class-string<Thing>  $kind */

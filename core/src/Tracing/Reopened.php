@@ -15,9 +15,6 @@ use Unionbit\Core\Tracing\Suspect\SuspectList;
 /** What a repair reopens: exactly the proofs whose result the repaired part can touch. */
 final readonly class Reopened
 {
-    /** Amperes that part two states of a call. */
-    private const NOTHING = 0.001;
-
     public function __construct(private SuspectList $list, private Duties $wanted, private AskedHouse $house)
     {
     }
@@ -51,6 +48,6 @@ final readonly class Reopened
         $sound = $this->house->state($hands);
         $other = $this->house->with($fault)->state($hands);
 
-        return $sound->seen !== $other->seen || ! $sound->carriesTheSame($other, self::NOTHING);
+        return $sound->seen !== $other->seen || ! $sound->carriesTheSame($other);
     }
 }

@@ -118,7 +118,9 @@ it('puts everything on that can be put on, and is asked alike by meter and Trace
                 if (($n + $t) % ($link === null ? 8 : 24) !== 0) {
                     continue;
                 }
-                $meter = $dead ? (new Meter($circuit))->manyOhms($setup, [[$a, $b]])[0] : $point?->between($a, $b);
+                $meter = $dead
+                    ? (new Meter($circuit))->settledOhms($setup, $a, $b)->nominal
+                    : $point?->between($a, $b);
                 $asks = $state->read($dead ? MeterMode::Ohms : MeterMode::Volts, $a, $b);
                 $alike =
                     $meter === null || $asks === null
@@ -167,7 +169,7 @@ it('is asked with a fault in it as its meter reads it, live and dead', function 
             foreach ($points as $m => $a) {
                 $b = (string) $points[($m * 7 + $n + 3) % count($points)];
                 $meter = $dead
-                    ? (new Meter($circuit))->manyOhms($setup, [[(string) $a, $b]])[0]
+                    ? (new Meter($circuit))->settledOhms($setup, (string) $a, $b)->nominal
                     : $point?->between((string) $a, $b);
                 $asks = $state->read($dead ? MeterMode::Ohms : MeterMode::Volts, (string) $a, $b);
                 // What carries less than 0.02 mA is taken for nothing: some millivolts across a few ohms.

@@ -63,8 +63,8 @@ it('shows nothing measurable when two floating supplies are tied', function (): 
     $tied = twoSupplies(false, 'in', link: true);
     $apart = twoSupplies(false, 'in');
     foreach ([['wall.Rc', 'wall.C'], ['wall.Rh', 'indoor.CH']] as [$a, $b]) {
-        expect((new Meter($tied))->nominalVolts(Setup::calling(), $a, $b))->toEqualWithDelta(
-            (float) (new Meter($apart))->nominalVolts(Setup::calling(), $a, $b),
+        expect((new Meter($tied))->volts(Setup::calling(), $a, $b)->nominal)->toEqualWithDelta(
+            (float) (new Meter($apart))->volts(Setup::calling(), $a, $b)->nominal,
             0.001,
         );
     }
@@ -94,9 +94,9 @@ it(
     function (): void {
         $circuit = House::example('furnace-gas-1h-1c', 'solid-state-1h-1c')->circuit();
 
-        expect((new Meter($circuit))->nominalVolts(Setup::calling(), 'wall.W', 'wall.C'))
+        expect((new Meter($circuit))->volts(Setup::calling(), 'wall.W', 'wall.C')->nominal)
             ->toEqualWithDelta(1.1, 0.2)
-            ->and((new Meter($circuit))->nominalVolts(Setup::calling()->lifting('A2.near'), 'wall.W', 'wall.C'))
+            ->and((new Meter($circuit))->volts(Setup::calling()->lifting('A2.near'), 'wall.W', 'wall.C')->nominal)
             ->toBeGreaterThan(25.0);
     },
 );

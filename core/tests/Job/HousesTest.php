@@ -59,12 +59,12 @@ it('stops cooling where the switch in Y opens, and only that', function (
         ->toContain('contactor')
         ->and($plan->circuit()->operate($open)->pulledIn())
         ->toBe(['blower-relay'])
-        ->and($meter->nominalVolts($open, "{$screw}.{$device}", 'indoor.C'))
+        ->and($meter->volts($open, "{$screw}.{$device}", 'indoor.C')->nominal)
         ->toBeGreaterThan(22.0)
-        ->and($meter->nominalVolts($open, $screw, 'indoor.C'))
+        ->and($meter->volts($open, $screw, 'indoor.C')->nominal)
         ->toBeLessThan(1.0)
         // Load shedding: wall and board read a whole call, the whole voltage stands across the relay's contact.
-        ->and($meter->nominalVolts($open, 'indoor.Y', 'indoor.C') > 22.0)
+        ->and($meter->volts($open, 'indoor.Y', 'indoor.C')->nominal > 22.0)
         ->toBe($screw === 'outdoor.Y');
 })->with([
     ['condensing-furnace-pump-switch', 'pump', 'indoor.Y'],

@@ -132,7 +132,7 @@ it('makes of the old plate a thermostat that calls nothing, with its own letters
     $house = House::survey($changes, $facts);
     $circuit = new Circuit($house, PlateAsFound::profile($house), PlateAsFound::landing($house));
 
-    expect((new Meter($circuit))->nominalVolts(Setup::calling(), $a, $b))->toEqualWithDelta($volts, 0.6);
+    expect((new Meter($circuit))->volts(Setup::calling(), $a, $b)->nominal)->toEqualWithDelta($volts, 0.6);
 })->with([
     'R and C' => [[], [], 'wall.R', 'wall.C', 26.6],
     'R to an idle call' => [[], [], 'wall.R', 'wall.Y', 26.6],

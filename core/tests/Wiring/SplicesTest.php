@@ -55,7 +55,7 @@ it('follows a splice to the load, in the plan and in the circuit', function (str
         ->toBe('Y1')
         ->and($proofs['cool-1']['pulledIn'])
         ->toContain('contactor')
-        ->and((new Meter($plan->circuit()))->nominalVolts(Setup::calling('Y1', 'G'), 'outdoor.Y', 'outdoor.C'))
+        ->and((new Meter($plan->circuit()))->volts(Setup::calling('Y1', 'G'), 'outdoor.Y', 'outdoor.C')->nominal)
         ->toBeGreaterThan(24.0)
         ->and(
             $plan

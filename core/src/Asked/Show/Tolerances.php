@@ -27,6 +27,9 @@ final class Tolerances
 
     private const AMPS = ['share' => 0.3, 'floor' => 0.04];
 
+    /** Two good parts of one kind differ by this part, and the leads by so many ohms. */
+    private const GOOD = ['share' => 0.1, 'leads' => 0.3];
+
     /** Ohms under which a beeper surely sounds, and over which it surely does not. */
     private const BEEPS = [20.0, 60.0];
 
@@ -95,6 +98,14 @@ final class Tolerances
             $ohms,
             $ohms * (1.0 + self::OHMS['up']) + self::OHMS['leads'],
         );
+    }
+
+    /** Ohms where a good part of the same kind was read beside: what it should have is known then, not worked out. */
+    public static function beside(float $ohms): Showing
+    {
+        $wide = self::GOOD['share'] * $ohms + self::GOOD['leads'];
+
+        return Showing::band(max(0.0, $ohms - $wide), $ohms, $ohms + $wide);
     }
 
     /** Share of the times that a beeper sounds. */

@@ -243,15 +243,6 @@ final readonly class Meter
             ];
     }
 
-    /** Nominal reading in volts; null where it floats. One solution, no band. */
-    public function nominalVolts(Setup $setup, string $a, string $b): ?float
-    {
-        $point = $this->circuit->operate($setup);
-        $known = $point->network->knows($a) && $point->network->knows($b);
-
-        return $known && $point->netlist->joins($a, $b) ? $this->metered($point, $a, $b) : null;
-    }
-
     public function ohms(Setup $setup, string $a, string $b, MeterMode $mode = MeterMode::Ohms): Expectation
     {
         if ($setup->power) {
@@ -301,30 +292,6 @@ final readonly class Meter
             reason: Message::sentences([Explanation::ohms($netlist, $path), $beep]),
             path: Explanation::steps($this->circuit->operate($setup), $path),
         );
-    }
-
-    /**
-     * Ohms alone, of many pairs at once: one network for all of them, no reasons.
-     *
-     * @param  list<array{string, string}>  $pairs
-     * @return list<?float> null for over-limit
-     */
-    public function manyOhms(Setup $setup, array $pairs): array
-    {
-        $netlist = $this->circuit->netlist($setup);
-        $dc = $line = null;
-        $ohms = [];
-        foreach ($pairs as [$a, $b]) {
-            $network =
-                $netlist->point($a)->isLine() && $netlist->point($b)->isLine()
-                    ? ($line ??= Network::lineSide($netlist, true))
-                    : ($dc ??= Network::dc($netlist));
-            $joined = $network->knows($a) && $network->knows($b) && $netlist->joins($a, $b);
-            $value = $joined ? $network->probe($a, $b)->magnitude($a, $b) : INF;
-            $ohms[] = $value > self::OVER_LIMIT_OHMS ? null : $value;
-        }
-
-        return $ohms;
     }
 
     /** Clamp round the conductor whose tip is `a`. */

@@ -25,9 +25,6 @@ use Unionbit\Core\Proving\Step\Step;
  */
 final class Witness
 {
-    /** Amperes: less than any leak of the catalogue carries. */
-    private const NOTHING = 0.001;
-
     private readonly AskedHouse $house;
 
     /** @var array<string, HouseState> the house with a fault and nothing done to it by hand, by call and fault */
@@ -187,7 +184,7 @@ final class Witness
             CallTable::needed($this->plan->installation->archetype)->calls(),
             fn (CallName $call): bool => $this->house
                 ->state(Hands::calling($call))
-                ->carriesTheSame($this->state(Hands::calling($call), $fault), self::NOTHING),
+                ->carriesTheSame($this->state(Hands::calling($call), $fault)),
         );
     }
 

@@ -51,8 +51,10 @@ final readonly class SingleCauses
     public function forReading(Hands $hands, MeterReading $odd, array $others = []): array
     {
         $netlist = $this->house->circuit->netlist($this->house->setup($hands));
-        $fits = fn (CircuitEdit $edit): bool => $this->gives($hands, $edit, $odd) &&
-            $this->moves($hands, $edit, $odd);
+        $sound = $this->house->state($hands)->volts($odd->a, $odd->b);
+        $fits = fn (CircuitEdit $edit): bool => $odd->mode === MeterMode::Volts
+            ? $this->explains($sound, $this->volts($hands, $edit, $odd), $odd)
+            : $this->gives($hands, $edit, $odd);
         $found = [];
         foreach (
             self::inTurn(
@@ -78,10 +80,7 @@ final readonly class SingleCauses
         $house = $this->house->changed($edit);
 
         return match ($read->mode) {
-            MeterMode::Volts => Tolerances::isOfChange(
-                $house->state($hands)->volts($read->a, $read->b),
-                (float) $read->value,
-            ),
+            MeterMode::Volts => Tolerances::isOfChange($this->volts($hands, $edit, $read), (float) $read->value),
             MeterMode::Ohms, MeterMode::Beep => self::fitsOhms(
                 (new Meter($house->circuit))->settledOhms($house->setup($hands), $read->a, $read->b),
                 $read,
@@ -91,18 +90,23 @@ final readonly class SingleCauses
         };
     }
 
-    /** A change that leaves the odd reading as it is in the sound house explains nothing of it. */
-    private function moves(Hands $hands, CircuitEdit $edit, MeterReading $odd): bool
+    private function volts(Hands $hands, CircuitEdit $edit, MeterReading $read): ?float
     {
-        if ($odd->mode !== MeterMode::Volts) {
-            return true;
-        }
-        $sound = $this->house->state($hands)->volts($odd->a, $odd->b);
-        $changed = $this->house->changed($edit)->state($hands)->volts($odd->a, $odd->b);
+        return $this->house->changed($edit)->state($hands)->volts($read->a, $read->b);
+    }
 
-        return $sound === null || $changed === null
-            ? $sound !== $changed
-            : abs($changed - $sound) > Meter::VOLT_FLOOR;
+    /**
+     * A change that leaves the odd reading as it is in the sound house explains nothing of it.
+     *
+     * @param  ?float  $sound  volts; null for a ghost
+     * @param  ?float  $changed  volts; null for a ghost
+     */
+    private function explains(?float $sound, ?float $changed, MeterReading $odd): bool
+    {
+        $moves =
+            $sound === null || $changed === null ? $sound !== $changed : abs($changed - $sound) > Meter::VOLT_FLOOR;
+
+        return $moves && Tolerances::isOfChange($changed, (float) $odd->value);
     }
 
     private static function fitsOhms(Expectation $expected, MeterReading $read, bool $short): bool

@@ -12,6 +12,7 @@ use Unionbit\Core\Asked\Probe;
 use Unionbit\Core\Asked\Show\Senses;
 use Unionbit\Core\Asked\Show\Showing;
 use Unionbit\Core\Asked\Show\Shows;
+use Unionbit\Core\Asked\Show\Tolerances;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Tracing\Record\Row;
 use Unionbit\Core\Tracing\Test\Moment;
@@ -22,11 +23,6 @@ final class RowLikelihood
 {
     /** A fuse is said to have opened where the world would not have opened it, or the other way round. */
     private const ODD_FUSE = 0.03;
-
-    /** Two good parts of one kind differ by so much, and the leads by so many ohms; our working figures. */
-    private const ALIKE = 0.1;
-
-    private const LEADS = 0.3;
 
     /** @var array<string, array<string, array<string, float>>> likelihood by fuses open afterwards, by row and world */
     private array $known = [];
@@ -162,11 +158,7 @@ final class RowLikelihood
 
         return $own === null || $sound === null || $sound <= 0.0
             ? null
-            : Showing::band(
-                max(0.0, ($own / $sound) * $row->good * (1.0 - self::ALIKE) - self::LEADS),
-                ($own / $sound) * $row->good,
-                ($own / $sound) * $row->good * (1.0 + self::ALIKE) + self::LEADS,
-            );
+            : Tolerances::beside(($own / $sound) * $row->good);
     }
 
     /** Share of the times that the test breaker has tripped before the probe is read. */

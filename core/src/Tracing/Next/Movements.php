@@ -8,19 +8,17 @@ use Unionbit\Core\Asked\Contacts;
 use Unionbit\Core\Asked\Face;
 use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Asked\Thing\Jumper;
-use Unionbit\Core\Asked\Thing\LeadLifted;
-use Unionbit\Core\Asked\Thing\LiftedEnd;
 use Unionbit\Core\Asked\Thing\LinkTurned;
-use Unionbit\Core\Asked\Thing\Thing;
 use Unionbit\Core\Asked\Thing\Unplugged;
+use Unionbit\Core\Asked\Things;
 use Unionbit\Core\Circuit\Circuit;
+use Unionbit\Core\Point\At;
 use Unionbit\Core\Terminal\Place;
 
 /** What some hands hold that others do not: each as the place, the movement and its minutes. */
 final readonly class Movements
 {
-    /** @var array<string, Thing> */
-    private array $only;
+    private Things $only;
 
     public function __construct(
         private Circuit $circuit,
@@ -28,52 +26,34 @@ final readonly class Movements
         private Hands $these,
         private Hands $others,
     ) {
-        $this->only = array_diff_key($these->things->all, $others->things->all);
+        $this->only = $these->things->without(...array_values($others->things->all));
     }
 
     /** @return list<array{Place, array<string, mixed>, float}> */
     public function jumpers(string $verb, float $minutes): array
     {
-        $moves = [];
-        foreach ($this->only as $thing) {
-            if ($thing instanceof Jumper) {
-                $ends = [$thing->a->id, $thing->b->id];
-                $moves[] = [$this->points->placeOf($thing->a), [$verb => $ends], $minutes];
-            }
-        }
-
-        return $moves;
+        return array_map(
+            fn (Jumper $j): array => [$this->points->placeOf($j->a), [$verb => $j->names()], $minutes],
+            $this->only->each(Jumper::class),
+        );
     }
 
     /** @return list<array{Place, array<string, mixed>, float}> conductor ends and leads of loads */
     public function ends(string $verb, float $minutes): array
     {
-        $moves = [];
-        foreach ($this->only as $thing) {
-            $end = match (true) {
-                $thing instanceof LiftedEnd => $thing->end,
-                $thing instanceof LeadLifted => $thing->at(),
-                default => null,
-            };
-            if ($end !== null) {
-                $moves[] = [$this->points->placeOf($end), [$verb => $end->id], $minutes];
-            }
-        }
-
-        return $moves;
+        return array_map(
+            fn (At $end): array => [$this->points->placeOf($end), [$verb => $end->id], $minutes],
+            $this->only->lifted(),
+        );
     }
 
     /** @return list<array{Place, array<string, mixed>, float}> every conductor of a place together */
     public function places(string $verb, float $minutes): array
     {
-        $moves = [];
-        foreach ($this->only as $thing) {
-            if ($thing instanceof Unplugged) {
-                $moves[] = [$thing->place, [$verb => $thing->place->value], $minutes];
-            }
-        }
-
-        return $moves;
+        return array_map(
+            static fn (Unplugged $u): array => [$u->place, [$verb => $u->place->value], $minutes],
+            $this->only->each(Unplugged::class),
+        );
     }
 
     /**

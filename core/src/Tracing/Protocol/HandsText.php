@@ -12,7 +12,6 @@ use Unionbit\Core\Asked\Thing\Jumper;
 use Unionbit\Core\Asked\Thing\LeadLifted;
 use Unionbit\Core\Asked\Thing\LiftedEnd;
 use Unionbit\Core\Asked\Thing\LinkTurned;
-use Unionbit\Core\Asked\Thing\PulledPlug;
 use Unionbit\Core\Asked\Thing\SupplyOff;
 use Unionbit\Core\Asked\Thing\Thing;
 use Unionbit\Core\Asked\Thing\Unplugged;
@@ -129,18 +128,8 @@ final readonly class HandsText
     /** @return array<string, mixed> everything of it */
     public static function whole(Hands $hands, Circuit $circuit): array
     {
-        $lifted = $unplugged = [];
-        $link = null;
-        foreach ($hands->things->all as $thing) {
-            match (true) {
-                $thing instanceof LiftedEnd => ($lifted[] = $thing->end->id),
-                $thing instanceof LeadLifted => ($lifted[] = $thing->at()->id),
-                $thing instanceof PulledPlug => array_push($lifted, ...At::ids(...$thing->ends($circuit))),
-                $thing instanceof Unplugged => ($unplugged[] = $thing->place->value),
-                $thing instanceof LinkTurned => ($link = $thing->isIn($circuit) ? 'in' : 'out'),
-                default => null,
-            };
-        }
+        $things = $hands->things;
+        $link = $things->each(LinkTurned::class)[0] ?? null;
 
         return [
             'call' => $hands->call->value,
@@ -151,14 +140,17 @@ final readonly class HandsText
             },
             'jumpers' => array_map(
                 static fn (Jumper $j): array => [$j->a->id, $j->b->id],
-                $hands->things->each(Jumper::class),
+                $things->each(Jumper::class),
             ),
-            'lifted' => $lifted,
-            'unplugged' => $unplugged,
+            'lifted' => At::ids(...$things->lifted()),
+            'unplugged' => array_map(
+                static fn (Unplugged $u): string => $u->place->value,
+                $things->each(Unplugged::class),
+            ),
             'face' => $hands->face()->value,
             'breaker' => $hands->breakers(),
-            'held' => $hands->things->any(DoorHeld::class) ? [DoorHeld::DOOR] : [],
-            'link' => $link,
+            'held' => $things->any(DoorHeld::class) ? [DoorHeld::DOOR] : [],
+            'link' => $link === null ? null : ($link->isIn($circuit) ? 'in' : 'out'),
         ];
     }
 }

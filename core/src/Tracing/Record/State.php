@@ -38,7 +38,7 @@ final readonly class State
         public array $spent,
         public array $repaired = [],
         public float $minutes = 0.0,
-        public Refused $cannot = new Refused(),
+        public OutOfReach $cannot = new OutOfReach(),
         public ?Routine $routine = null,
     ) {
     }

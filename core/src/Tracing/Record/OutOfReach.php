@@ -7,14 +7,12 @@ namespace Unionbit\Core\Tracing\Record;
 use Unionbit\Core\Asked\Hands;
 use Unionbit\Core\Asked\Probe;
 use Unionbit\Core\Asked\Thing\Jumper;
-use Unionbit\Core\Asked\Thing\LeadLifted;
-use Unionbit\Core\Asked\Thing\LiftedEnd;
 use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Point\At;
 use Unionbit\Core\Tracing\Test\Result;
 
 /** What could not be reached, seen, looked at or called in this house: nothing of it is asked for again. */
-final readonly class Refused
+final readonly class OutOfReach
 {
     /**
      * @param  array<string, true>  $points
@@ -80,16 +78,8 @@ final readonly class Refused
     /** @return list<At> what has to be lifted and jumpered */
     private static function moved(Hands $hands): array
     {
-        $moved = [];
-        foreach ($hands->things->all as $thing) {
-            match (true) {
-                $thing instanceof LiftedEnd => ($moved[] = $thing->end),
-                $thing instanceof LeadLifted => ($moved[] = $thing->at()),
-                $thing instanceof Jumper => array_push($moved, $thing->a, $thing->b),
-                default => null,
-            };
-        }
+        $jumpers = array_map(static fn (Jumper $j): array => [$j->a, $j->b], $hands->things->each(Jumper::class));
 
-        return $moved;
+        return [...$hands->things->lifted(), ...array_merge(...$jumpers)];
     }
 }
