@@ -15,6 +15,7 @@ use Unionbit\Core\Equipment\Build\Unit;
 use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\Interview\Interview;
+use Unionbit\Core\Point\OfPart;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Wiring\Entry\SupplyEntry;
 use Unionbit\Core\Words\Message;
@@ -54,7 +55,8 @@ final class AddSupply implements Edit
         $first = $supplies[0]->id === $draft->house->transformers()[0]->id;
         $survey = $job->survey;
         foreach ($entry->figures as $key => $value) {
-            $survey = Interview::put($survey, $first ? $key : "{$key}@{$supplies[0]->id}", $value);
+            $asked = new OfPart((string) $key, $first ? null : $supplies[0]->id);
+            $survey = Interview::put($survey, $asked->text(), $value);
         }
         $draft->keep($survey);
 

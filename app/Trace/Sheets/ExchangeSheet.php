@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Trace\Sheets;
 
 use App\Trace\Book\TraceBook;
+use Unionbit\Core\Point\OnScrew;
 use Unionbit\Core\Tracing\Done;
 use Unionbit\Core\Tracing\Protocol\ProposalWords;
 use Unionbit\Core\Words\Message;
@@ -30,12 +31,12 @@ final class ExchangeSheet
             'what' => $under->repair,
             'count' => count($under->wires),
             'wires' => array_map(
-                static fn (array $w): array => [
-                    'end' => $w['end'],
-                    'label' => $title($w['end']),
-                    'screw' => $title($w['screw']),
-                    'off' => in_array($w['end'], $under->off, true),
-                    'on' => in_array($w['end'], $under->on, true),
+                static fn (OnScrew $w): array => [
+                    'end' => $w->end,
+                    'label' => $title($w->end),
+                    'screw' => $title($w->screw),
+                    'off' => in_array($w->end, $under->off, true),
+                    'on' => in_array($w->end, $under->on, true),
                 ],
                 $under->wires,
             ),

@@ -24,6 +24,7 @@ use Unionbit\Core\Figures\Work\CableToPull;
 use Unionbit\Core\Figures\Work\GasPressure;
 use Unionbit\Core\Figures\Work\TwoWays;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\OfPart;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 
@@ -41,7 +42,9 @@ final class Figures
                 static fn (Figure $figure): array => [
                     $figure,
                     ...array_map(
-                        static fn (Transformer $t): Figure => self::named("{$figure->key()}@{$t->id}") ?? $figure,
+                        static fn (Transformer $t): Figure => self::named(
+                            (new OfPart($figure->key(), $t->id))->text(),
+                        ) ?? $figure,
                         self::isOfSupply($figure) ? $further : [],
                     ),
                 ],
@@ -95,9 +98,10 @@ final class Figures
 
     public static function named(string $key): ?Figure
     {
-        [$own, $supply] = [...explode('@', $key, 2), null];
+        $named = OfPart::read($key);
+        $supply = $named->part;
         foreach (self::all() as $figure) {
-            if ($figure->key() === $own) {
+            if ($figure->key() === $named->key) {
                 return match (true) {
                     $supply === null => $figure,
                     $figure instanceof VoltageDrop => new VoltageDrop($supply),

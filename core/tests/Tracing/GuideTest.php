@@ -9,6 +9,7 @@ use Unionbit\Core\Call\CallName;
 use Unionbit\Core\Circuit\Meter\MeterMode;
 use Unionbit\Core\Fault\ToldWhen;
 use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\OnScrew;
 use Unionbit\Core\Tests\Support\House;
 use Unionbit\Core\Tests\Support\Traced;
 use Unionbit\Core\Tracing\Protocol\HandsText;
@@ -263,16 +264,13 @@ it('exchanges a board wire by wire from a list that was made before, and refuses
     $repair = $trace->answer()->done?->repair?->id ?? '';
     $trace->event(new Event(EventKind::Listed, what: $repair));
     $list = $trace->exchange();
-    expect($list?->wires)
-        ->toContain(['end' => 'A4.far', 'screw' => 'indoor.Y'])
-        ->and(count($list->wires))
-        ->toBe(7);
+    expect($list?->wires)->toContainEqual(new OnScrew('A4.far', 'indoor.Y'))->and(count($list->wires))->toBe(7);
 
     foreach (array_slice($list->wires, 1) as $wire) {
-        $trace->event(new Event(EventKind::WireOff, of: $wire['end']));
-        $trace->event(new Event(EventKind::WireOn, of: $wire['end']));
+        $trace->event(new Event(EventKind::WireOff, of: $wire->end));
+        $trace->event(new Event(EventKind::WireOn, of: $wire->end));
     }
-    $left = $list->wires[0]['end'];
+    $left = $list->wires[0]->end;
     expect(fn () => $trace->event(new Event(EventKind::Repaired, what: $repair)))->toThrow(
         fn (Refusal $refused) => expect($refused->allowed)->toBe(["wire-on {$left}"]),
     );

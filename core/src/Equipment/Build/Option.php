@@ -6,6 +6,7 @@ namespace Unionbit\Core\Equipment\Build;
 
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
+use Unionbit\Core\Point\OfPart;
 
 /** What varies within a unit, and the answer of the survey that says which way. */
 final readonly class Option
@@ -87,6 +88,8 @@ final readonly class Option
             fn (Unit $unit): bool => ($unit->options[$this->key]->answer ?? null) === $this->answer,
         );
 
-        return $this->each && count($having) > 1 ? "{$this->answer}@{$own->id}" : $this->answer;
+        return $this->answer === null
+            ? null
+            : (new OfPart($this->answer, $this->each && count($having) > 1 ? $own->id : null))->text();
     }
 }

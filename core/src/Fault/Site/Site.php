@@ -6,6 +6,7 @@ namespace Unionbit\Core\Fault\Site;
 
 use Unionbit\Core\Circuit\Netlist\Element;
 use Unionbit\Core\Point\At;
+use Unionbit\Core\Point\OnScrew;
 use Unionbit\Core\Point\Part;
 
 /** What of a house one fault befalls: a part, two points that touch or are swapped, an end on a wrong screw. */
@@ -45,7 +46,7 @@ final readonly class Site
     /** An end on a screw that is not its own. */
     public static function move(At $end, At $screw): self
     {
-        return new self("{$end->id}>{$screw->id}", [$end->id, $screw->id], [$end, $screw]);
+        return new self((new OnScrew($end->id, $screw->id))->text(), [$end->id, $screw->id], [$end, $screw]);
     }
 
     /**

@@ -9,6 +9,7 @@ use Unionbit\Core\Data\Copies;
 use Unionbit\Core\Data\Field;
 use Unionbit\Core\Data\InvalidData;
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\OfPart;
 use Unionbit\Core\Words\Message;
 use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
@@ -112,7 +113,7 @@ final readonly class Question
      */
     public function of(string $part, ?Message $called = null): self
     {
-        $key = "{$this->key}@{$part}";
+        $key = (new OfPart($this->key, $part))->text();
 
         return $this->copy([
             'key' => $key,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Unionbit\Core\Job\Interview;
 
 use Unionbit\Core\Job\Installation;
+use Unionbit\Core\Point\OfPart;
 use Unionbit\Core\Words\Message;
 
 /**
@@ -38,16 +39,16 @@ final class Questions
     /** The key of a question without the supply or unit that it is asked of: "lineVolts" of "lineVolts@T2". */
     public static function own(string $key): string
     {
-        return explode('@', $key, 2)[0];
+        return OfPart::read($key)->key;
     }
 
     /** A question by its key; of one supply or unit among several by the key and that part, "lineVolts@T2". */
     public static function named(string $key): ?Question
     {
-        [$own, $part] = [...explode('@', $key, 2), null];
+        $named = OfPart::read($key);
         foreach (self::all() as $question) {
-            if ($question->key === $own) {
-                return $part === null ? $question : $question->of($part);
+            if ($question->key === $named->key) {
+                return $named->part === null ? $question : $question->of($named->part);
             }
         }
 
@@ -61,9 +62,11 @@ final class Questions
      */
     public static function ofSupply(string $key): ?array
     {
-        [$own, $part] = [...explode('@', $key, 2), null];
+        $named = OfPart::read($key);
 
-        return $part !== null && in_array($own, self::OF_EACH_SUPPLY, true) ? [$own, $part] : null;
+        return $named->part !== null && in_array($named->key, self::OF_EACH_SUPPLY, true)
+            ? [$named->key, $named->part]
+            : null;
     }
 
     /** @return list<string> */
@@ -94,9 +97,9 @@ final class Questions
     {
         $asked = [];
         foreach ($house->equipmentSeen() ? $house->archetype->options : [] as $option) {
-            [$own, $unit] = [...explode('@', $option->asks ?? '', 2), null];
-            if ($unit !== null && $own === $question->key) {
-                $asked[] = $question->of($unit, Message::named('unit', $option->unit));
+            $asks = OfPart::read($option->asks ?? '');
+            if ($asks->part !== null && $asks->key === $question->key) {
+                $asked[] = $question->of($asks->part, Message::named('unit', $option->unit));
             }
         }
 

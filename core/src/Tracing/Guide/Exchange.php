@@ -7,6 +7,7 @@ namespace Unionbit\Core\Tracing\Guide;
 use Unionbit\Core\Asked\Contacts;
 use Unionbit\Core\Fault\Repair;
 use Unionbit\Core\Fault\Wires;
+use Unionbit\Core\Point\OnScrew;
 use Unionbit\Core\Terminal\Place;
 use Unionbit\Core\Tracing\Record\EventKind;
 use Unionbit\Core\Tracing\Record\Row;
@@ -15,7 +16,7 @@ use Unionbit\Core\Tracing\Record\Row;
 final readonly class Exchange
 {
     /**
-     * @param  list<array{end: string, screw: string}>  $wires
+     * @param  list<OnScrew>  $wires
      * @param  list<string>  $off  ends that are off the old part
      * @param  list<string>  $on  ends that are on the new one
      */
@@ -37,7 +38,7 @@ final readonly class Exchange
         };
 
         return array_map(
-            static fn (string $end, string $screw): string => "{$end}>{$screw}",
+            static fn (string $end, string $screw): string => (new OnScrew($end, $screw))->text(),
             array_map(strval(...), array_keys($of)),
             $of,
         );
@@ -68,13 +69,7 @@ final readonly class Exchange
     /** @param  list<string>  $list */
     private static function begun(string $repair, array $list): self
     {
-        $wires = array_map(static function (string $wire): array {
-            [$end, $screw] = [...explode('>', $wire, 2), ''];
-
-            return ['end' => $end, 'screw' => $screw];
-        }, $list);
-
-        return new self($repair, $wires, [], []);
+        return new self($repair, array_map(OnScrew::read(...), $list), [], []);
     }
 
     private function with(string $end, bool $on): self

@@ -34,10 +34,7 @@ final readonly class AuxiliaryGapSetting implements HasSteps, SaysConsequence
         }
         $best = null;
         foreach (Menu::choices($plan, $this->key()) as $choice) {
-            $away = static fn (string $of): float => abs(
-                self::amount($of) - (self::isTime($of) ? self::MINUTES : self::DEGREES),
-            );
-            $best = $best === null || $away($choice) < $away($best) ? $choice : $best;
+            $best = $best === null || self::away($choice) < self::away($best) ? $choice : $best;
         }
 
         return $best ?? '2F';
@@ -45,52 +42,46 @@ final readonly class AuxiliaryGapSetting implements HasSteps, SaysConsequence
 
     public function choice(string $choice): Message
     {
-        return Message::of(
-            'setting.aux-gap.choice',
-            of: Quantity::of(self::amount($choice), self::isTime($choice) ? Unit::Minutes : Unit::FahrenheitSteps),
-            kind: self::isTime($choice) ? 'time' : 'gap',
-        );
+        $gap = Gap::read($choice);
+
+        return Message::of('setting.aux-gap.choice', of: $gap->quantity(), kind: $gap->kind());
     }
 
     public function reason(Plan $plan, string $value): Message
     {
-        return Message::of('setting.aux-gap.reason', kind: self::isTime($value) ? 'time' : 'gap');
+        return Message::of('setting.aux-gap.reason', kind: Gap::read($value)->kind());
     }
 
     public function consequence(Plan $plan, string $choice): Message
     {
-        return self::amount($choice) < self::amount($this->value($plan) ?? '2F')
+        return Gap::read($choice)->amount < Gap::read($this->value($plan) ?? '2F')->amount
             ? Message::of('setting.aux-gap.less')
             : Message::of('setting.aux-gap.more');
     }
 
     public function steps(Plan $plan): array
     {
-        $value = $this->value($plan) ?? '2F';
-        $amount = self::amount($value);
+        $gap = Gap::read($this->value($plan) ?? '2F');
 
-        return self::isTime($value)
+        return $gap->isTime
             ? [
                 Message::of('setting.aux-gap.provoke-target', gap: Quantity::of(5.0, Unit::FahrenheitSteps)),
-                Message::of('setting.aux-gap.provoke-wait', minutes: Quantity::of($amount, Unit::Minutes)),
+                Message::of('setting.aux-gap.provoke-wait', minutes: $gap->quantity()),
             ]
             : [
                 Message::of(
                     'setting.aux-gap.provoke-target',
-                    gap: Quantity::of($amount + 2.0, Unit::FahrenheitSteps),
+                    gap: Quantity::of($gap->amount + 2.0, Unit::FahrenheitSteps),
                 ),
                 Message::of('setting.aux-gap.provoke-watch'),
             ];
     }
 
-    /** "30m" is a time, "2F" a gap in degrees Fahrenheit. */
-    private static function isTime(string $choice): bool
+    /** How far a choice is from our working figure. */
+    private static function away(string $choice): float
     {
-        return str_ends_with($choice, 'm');
-    }
+        $gap = Gap::read($choice);
 
-    private static function amount(string $choice): float
-    {
-        return (float) $choice;
+        return abs($gap->amount - ($gap->isTime ? self::MINUTES : self::DEGREES));
     }
 }
