@@ -38,14 +38,9 @@ final class ProveCommand extends JobCommand
         foreach ($ledger->pieces($done) as $piece) {
             $shown += $ledger->work($piece, $shown);
         }
-        $items = array_values(
-            array_filter(
-                array_map(static fn (Item $i): string => $i->key, $ledger->items()),
-                static fn (string $item): bool => array_any(
-                    $done,
-                    static fn (string $step): bool => Item::isOf($item, $step),
-                ),
-            ),
+        $items = array_column(
+            array_filter($ledger->items(), static fn (Item $i): bool => in_array($i->step, $done, true)),
+            'key',
         );
         $coverage = $ledger->coverage($shown, $items);
         $this->option('table')

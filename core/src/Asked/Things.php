@@ -51,6 +51,12 @@ final readonly class Things
         return new self(array_diff_key($this->all, array_flip($keys)));
     }
 
+    /** Those that the others have not. */
+    public function beyond(self $others): self
+    {
+        return new self(array_diff_key($this->all, $others->all));
+    }
+
     public function has(Thing $thing): bool
     {
         return isset($this->all[$thing->key()]);

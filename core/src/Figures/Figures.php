@@ -39,24 +39,24 @@ final class Figures
         return array_merge(
             [],
             ...array_map(
-                static fn (Figure $figure): array => [
+                static fn (Figure $figure): array => array_filter([
                     $figure,
-                    ...array_map(
-                        static fn (Transformer $t): Figure => self::named(
-                            (new OfPart($figure->key(), $t->id))->text(),
-                        ) ?? $figure,
-                        self::isOfSupply($figure) ? $further : [],
-                    ),
-                ],
+                    ...array_map(static fn (Transformer $t): ?Figure => self::ofSupply($figure, $t->id), $further),
+                ]),
                 array_values(array_filter(self::all(), static fn (Figure $f): bool => self::fits($f, $plan))),
             ),
         );
     }
 
-    /** Each of several supplies has it by itself. */
-    private static function isOfSupply(Figure $figure): bool
+    /** The same figure of a further supply, by its id; null where a supply has none of its own. */
+    private static function ofSupply(Figure $figure, string $supply): ?Figure
     {
-        return $figure instanceof VoltageDrop || $figure instanceof FuseFigure || $figure instanceof PrimaryTap;
+        return match (true) {
+            $figure instanceof VoltageDrop => new VoltageDrop($supply),
+            $figure instanceof FuseFigure => new FuseFigure($supply),
+            $figure instanceof PrimaryTap => new PrimaryTap($supply),
+            default => null,
+        };
     }
 
     /** Of those that are whole without anything typed, the ones that a closing record carries. */
@@ -99,16 +99,9 @@ final class Figures
     public static function named(string $key): ?Figure
     {
         $named = OfPart::read($key);
-        $supply = $named->part;
         foreach (self::all() as $figure) {
             if ($figure->key() === $named->key) {
-                return match (true) {
-                    $supply === null => $figure,
-                    $figure instanceof VoltageDrop => new VoltageDrop($supply),
-                    $figure instanceof FuseFigure => new FuseFigure($supply),
-                    $figure instanceof PrimaryTap => new PrimaryTap($supply),
-                    default => null,
-                };
+                return $named->part === null ? $figure : self::ofSupply($figure, $named->part);
             }
         }
 

@@ -71,15 +71,14 @@ function itemsOf(Plan $plan, Ledger $ledger, Method ...$methods): array
         array_filter((new Steps($plan))->all(), static fn (Step $s): bool => in_array($s->method, $methods, true)),
     );
 
-    return array_values(
+    $clamped = in_array(Method::Voltage, $methods, true);
+
+    return array_column(
         array_filter(
-            array_map(static fn (Item $i): string => $i->key, $ledger->items()),
-            static fn (string $item): bool => array_any(
-                $keys,
-                static fn (string $k): bool => Item::isOf($item, $k),
-            ) ||
-                (in_array(Method::Voltage, $methods, true) && str_starts_with($item, 'amps/')),
+            $ledger->items(),
+            static fn (Item $i): bool => in_array($i->step, $keys, true) || ($clamped && $i->call !== null),
         ),
+        'key',
     );
 }
 

@@ -27,7 +27,7 @@ final class Tolerances
 
     private const AMPS = ['share' => 0.3, 'floor' => 0.04];
 
-    /** Two good parts of one kind differ by this part, and the leads by so many ohms. */
+    /** Two good parts of one kind differ by this share, and the leads by so many ohms. */
     private const GOOD = ['share' => 0.1, 'leads' => 0.3];
 
     /** Ohms under which a beeper surely sounds, and over which it surely does not. */

@@ -8,6 +8,7 @@ use Unionbit\Core\Equipment\Transformer;
 use Unionbit\Core\Job\Installation;
 use Unionbit\Core\Job\SupplyFacts;
 use Unionbit\Core\Planning\Plan\Plan;
+use Unionbit\Core\Point\OfPart;
 use Unionbit\Core\Wiring\Cable;
 use Unionbit\Core\Words\Message;
 
@@ -21,7 +22,7 @@ trait OfSupply
 
     public function key(): string
     {
-        return self::KEY.($this->supply === null ? '' : "@{$this->supply}");
+        return (new OfPart(self::KEY, $this->supply))->text();
     }
 
     private function titled(Message $title): Message

@@ -32,11 +32,6 @@ final readonly class Item
         return "{$step}/{$part}";
     }
 
-    public static function isOf(string $item, string $step): bool
-    {
-        return str_starts_with($item, "{$step}/");
-    }
-
     /** The clamp on the hot conductor in a call. */
     public static function amps(string $call): string
     {

@@ -74,6 +74,23 @@ final class Ledger
         return [];
     }
 
+    /**
+     * @param  list<Item>  $items
+     * @param  array<string, list<string>>  $shown
+     * @return array<string, list<string>> items that were worked out, by the key of their step
+     */
+    private static function worked(array $items, array $shown): array
+    {
+        $worked = [];
+        foreach ($items as $item) {
+            if ($item->step !== null && isset($shown[$item->key])) {
+                $worked[$item->step][] = $item->key;
+            }
+        }
+
+        return $worked;
+    }
+
     /** @return list<Item> everything that can be done here */
     public function items(): array
     {
@@ -97,12 +114,10 @@ final class Ledger
     {
         $nothing = array_flip($shown[self::NOTHING] ?? []);
         $planned = [];
+        $items = $this->items();
+        $worked = self::worked($items, $shown);
         foreach ($this->steps as $step) {
-            foreach ($step->method->isRequired() ? array_keys($shown) : [] as $item) {
-                if (Item::isOf((string) $item, $step->key())) {
-                    $planned[] = (string) $item;
-                }
-            }
+            array_push($planned, ...$step->method->isRequired() ? $worked[$step->key()] ?? [] : []);
             // The short form looks round as well.
             foreach ($step->method === Method::Looks ? $step->signs : [] as $sign) {
                 $planned[] = Item::ofStep($step->key(), $sign->key);
@@ -112,7 +127,7 @@ final class Ledger
         return Coverage::of(
             $this->faults,
             array_diff_key($shown, [self::NOTHING => true]),
-            $this->items(),
+            $items,
             $done,
             $planned,
             static fn (Fault $f): bool => isset($nothing[$f->id]),
@@ -133,12 +148,9 @@ final class Ledger
             ),
         );
         $more = [];
-        $worked = static fn (Step $s): bool => array_any(
-            array_keys($shown),
-            static fn (string $item): bool => Item::isOf($item, $s->key()),
-        );
+        $worked = self::worked($this->items(), $shown);
         foreach ($this->steps as $step) {
-            $more += $worked($step) ? [] : $this->witness->of($step, $left);
+            $more += isset($worked[$step->key()]) ? [] : $this->witness->of($step, $left);
         }
         $never = array_diff(
             array_map(static fn (Fault $f): string => $f->id, $left),

@@ -26,7 +26,7 @@ final readonly class Movements
         private Hands $these,
         private Hands $others,
     ) {
-        $this->only = $these->things->without(...array_values($others->things->all));
+        $this->only = $these->things->beyond($others->things);
     }
 
     /** @return list<array{Place, array<string, mixed>, float}> */

@@ -42,26 +42,26 @@ final readonly class AuxiliaryGapSetting implements HasSteps, SaysConsequence
 
     public function choice(string $choice): Message
     {
-        $gap = Gap::read($choice);
+        $gap = AuxiliaryGap::read($choice);
 
         return Message::of('setting.aux-gap.choice', of: $gap->quantity(), kind: $gap->kind());
     }
 
     public function reason(Plan $plan, string $value): Message
     {
-        return Message::of('setting.aux-gap.reason', kind: Gap::read($value)->kind());
+        return Message::of('setting.aux-gap.reason', kind: AuxiliaryGap::read($value)->kind());
     }
 
     public function consequence(Plan $plan, string $choice): Message
     {
-        return Gap::read($choice)->amount < Gap::read($this->value($plan) ?? '2F')->amount
+        return AuxiliaryGap::read($choice)->amount < AuxiliaryGap::read($this->value($plan) ?? '2F')->amount
             ? Message::of('setting.aux-gap.less')
             : Message::of('setting.aux-gap.more');
     }
 
     public function steps(Plan $plan): array
     {
-        $gap = Gap::read($this->value($plan) ?? '2F');
+        $gap = AuxiliaryGap::read($this->value($plan) ?? '2F');
 
         return $gap->isTime
             ? [
@@ -80,7 +80,7 @@ final readonly class AuxiliaryGapSetting implements HasSteps, SaysConsequence
     /** How far a choice is from our working figure. */
     private static function away(string $choice): float
     {
-        $gap = Gap::read($choice);
+        $gap = AuxiliaryGap::read($choice);
 
         return abs($gap->amount - ($gap->isTime ? self::MINUTES : self::DEGREES));
     }

@@ -8,8 +8,9 @@ use Unionbit\Core\Words\Quantity;
 use Unionbit\Core\Words\Unit;
 
 /** How long, or how far below the target, the compressor is alone: "30m" is minutes, "2F" degrees Fahrenheit. */
-final readonly class Gap
+final readonly class AuxiliaryGap
 {
+    /** @param  float  $amount  minutes, or degrees Fahrenheit */
     private function __construct(public float $amount, public bool $isTime)
     {
     }
